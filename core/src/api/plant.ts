@@ -70,6 +70,10 @@ export const passwordResetSchema = object({
 /** Four to six digits: enough at a device where its person is known, where tries are counted. */
 const pin = () => string().matches(/^\d{4,6}$/, { message: M.pinFourToSixDigits });
 export const pinSchema = object({ pin: pin().required(M.pinFourToSixDigits) }).noUnknown();
+export const pinChangeSchema = object({
+  pin: pin().required(M.pinFourToSixDigits),
+  password: string().min(1).max(200).required(M.typePasswordYouHaveNow),
+}).noUnknown();
 export const pinSignInSchema = object({
   person: string().min(1).max(40).required(),
   pin: pin().required(M.pinFourToSixDigits),

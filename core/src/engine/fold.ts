@@ -324,7 +324,7 @@ type Undoing = {
 };
 
 /**
- * Open again every step that stands on what was undone, and those that stand on these. Where the start is among them the
+ * Reopen every step that depends on what was undone, and those that depend on these. Where the start is among them the
  * machine had been handed over: whatever stands on its isolation is asked again as well.
  */
 function undo(next: Facts, before: Facts, u: Undoing): Facts {

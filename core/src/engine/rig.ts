@@ -69,7 +69,7 @@ export type Physics = {
   pump?(strokes: number): { mpa: number; mm: number };
 };
 
-/** A bench to practise at: one trade’s own sheet, up to a step, over a hidden truth. */
+/** A practice job: one trade’s own sheet, up to a step, with true values the learner does not see. */
 export type Rig<S extends Setup = Setup> = {
   id: string;
   name: Text;

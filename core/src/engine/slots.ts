@@ -109,7 +109,7 @@ export type Slots<S extends Setup = Setup> = {
   role?(setup: S): 'fixed' | 'float';
   /** The step after which a fixed bearing stands at its place for good. */
   fixedAfter?: string;
-  /** Jobs to practise it at, over a hidden truth. */
+  /** Practice jobs, with true values the learner does not see. */
   practice?: readonly Rig[];
   /** What falls due after it, beside the next reading of a step: signed or not. `at` as events write times. */
   due?(state: JobState<S>): Due[];

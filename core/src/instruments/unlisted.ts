@@ -6,12 +6,16 @@ import { M } from './messages.ts';
 /** What a value is told by where no gauge of the site's list is in hand. */
 export type Way = { id: string; name: Text; kind: InstrumentKind; step: number };
 
+const BY_HAND = 'by-hand';
+/** A hand without a wrench shows no torque. */
+const NO_TORQUE = { low: 0, high: 0 } as const;
+
 /**
  * Ways that need no gauge, by the kind of gauge they stand for, and how closely they tell: steps in the unit of the kind. A nut's angle
  * by eye to a twelfth of a quarter turn; a rule to half a millimetre. Common practice, no source.
  */
 export const WAYS: readonly Way[] = [
-  { id: 'by-hand', name: M.byHand, kind: 'wrench', step: 1 },
+  { id: BY_HAND, name: M.byHand, kind: 'wrench', step: 1 },
   { id: 'by-eye', name: M.byEye, kind: 'protractor', step: 5 },
   { id: 'by-watch', name: M.byWatch, kind: 'counter', step: 1 },
   { id: 'plain-rule', name: M.plainRule, kind: 'caliper', step: 0.5 },
@@ -37,6 +41,10 @@ export const USUAL_STEP: Record<InstrumentKind, number> = {
   force: 5,
 };
 
+/** Is a value told by one of these, just as it is given here? Another step or kind under its name is a gauge somebody named. */
+export const isWay = ({ id, kind, step, unlisted }: Instrument): boolean =>
+  unlisted === true && WAYS.some((w) => w.id === id && w.kind === kind && w.step === step);
+
 /** Of a gauge that is not listed nobody knows the range. */
 const ANY_RANGE = { low: 0, high: 10_000 } as const;
 
@@ -53,6 +61,7 @@ export const unlisted = (kind: InstrumentKind, id: string, name: string, step: n
   step,
   ...ANY_RANGE,
   ...(kind === 'thermometer' ? { low: COLDEST_C } : {}),
+  ...(id === BY_HAND ? NO_TORQUE : {}),
   unlisted: true,
 });
 

@@ -13,6 +13,7 @@ export {
   type PlantSettings,
   passwordChangeSchema,
   passwordResetSchema,
+  pinChangeSchema,
   pinSchema,
   pinSignInSchema,
   plantSchema,

@@ -6,8 +6,8 @@ import { keepSaid, say } from '../quantities/say.ts';
 import { english } from '../testing/english.ts';
 import { EVERY_KIND, workAll } from '../testing/every-kind.ts';
 import { handAt } from '../testing/test-stand.ts';
-import { joinSaid } from './document.ts';
 import type { Block } from './form.ts';
+import { joinSaid } from './join.ts';
 import { fitUpSheet } from './sheet.ts';
 import { whenIn } from './when.ts';
 

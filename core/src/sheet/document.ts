@@ -7,19 +7,11 @@ import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr, inline, listOf } from '../message/message.ts';
 import { VERDICT_WORD } from '../metrology/decision.ts';
-import { formatTorque } from '../quantities/torque.ts';
-import type { Block, FitUpSheet, SheetFinding, SheetReading, Told } from './form.ts';
+import type { Block, FitUpSheet, SheetFinding, Told } from './form.ts';
+import { joinSaid } from './join.ts';
 import { M } from './messages.ts';
+import { type By, boltRow, readingRow, statements } from './record-rows.ts';
 import { whenIn } from './when.ts';
-import { saySheetReading } from './words.ts';
-
-/** Put texts together, in each unit. */
-export function joinSaid(parts: ReadonlyArray<Text | null | undefined>, between = ' '): Text {
-  return listOf(
-    parts.filter((p): p is Text => p !== null && p !== undefined && p !== ''),
-    between,
-  );
-}
 
 type Sheet = Omit<FitUpSheet, 'document'> & { drawings: Drawing[] };
 
@@ -93,8 +85,6 @@ function sayLate(late: readonly ClockMark[], when: (at: string) => string): Bloc
   });
   return [{ block: 'line', lead: '†', text }];
 }
-
-type By = (t: Told) => Text;
 
 /** Readings, bolts and photographs of a step. */
 function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
@@ -270,66 +260,6 @@ const struckAfter = (sheet: Sheet, follows: string | null, by: By): Block[] =>
         ...struckFindings(s, by),
       ];
     });
-
-function readingRow(r: SheetReading, by: By): { cells: Text[]; struck?: true } {
-  const round = r.attempt > 1 ? M.attempt({ attempt: r.attempt }) : '';
-  const measuring = r.measuring > 1 ? M.measuring({ measuring: r.measuring }) : '';
-  const came = r.via === 'typed' ? r.typed : expr`${r.typed} (${r.via}${r.standIn ? M.stand : ''})`;
-  return {
-    cells: [
-      expr`${round}${measuring}${r.name}`,
-      saySheetReading(r),
-      came,
-      joinSaid([
-        joinSaid([by(r), `, ${r.instrument}`], ''),
-        r.withdrawn
-          ? joinSaid([joinSaid([M.withdrawn, by(r.withdrawn)]), `: ${r.withdrawn.reason}`], '')
-          : null,
-        r.struck ? joinSaid([joinSaid([M.struck2, by(r.struck)]), `: ${r.struck.reason}`], '') : null,
-      ]),
-    ],
-    ...(r.withdrawn || r.struck ? { struck: true as const } : {}),
-  };
-}
-
-type BoltLine = Sheet['bolts'][number];
-
-/** Bolts as they were told: each by itself, or those of a pass together, in the order they went. */
-function statements(bolts: readonly BoltLine[]): Array<[BoltLine, ...BoltLine[]]> {
-  const rows: Array<[BoltLine, ...BoltLine[]]> = [];
-  for (const b of bolts) {
-    const row = rows.at(-1);
-    if (row && b.told !== undefined && row[0].told === b.told) row.push(b);
-    else rows.push([b]);
-  }
-  return rows;
-}
-
-function boltRow(together: [BoltLine, ...BoltLine[]], by: By): { cells: Text[]; struck?: true } {
-  const [b] = together;
-  const moved = b.movedDeg !== null ? M.moved({ moved: b.movedDeg }) : b.moved ? M.moved2 : '';
-  const torque: Text =
-    b.torqueNm === 0
-      ? COMMON.hand
-      : { mm: formatTorque(b.torqueNm, 'mm'), in: formatTorque(b.torqueNm, 'in') };
-  return {
-    cells: [
-      expr`${b.attempt > 1 ? M.attempt({ attempt: b.attempt }) : ''}${b.pass}`,
-      together.map((t) => t.bolt).join(' · '),
-      joinSaid([torque, moved], ''),
-      joinSaid(
-        [
-          by(b),
-          `, ${b.instrument}`,
-          b.withdrawn ? joinSaid([M.withdrawn2, by(b.withdrawn), `: ${b.withdrawn.reason}`], '') : null,
-          b.struck ? joinSaid([M.struck3, by(b.struck), `: ${b.struck.reason}`], '') : null,
-        ],
-        '',
-      ),
-    ],
-    ...(b.withdrawn || b.struck ? { struck: true as const } : {}),
-  };
-}
 
 function findingLines(f: SheetFinding, by: By, inset?: true): Block[] {
   const more = inset ? { inset } : {};

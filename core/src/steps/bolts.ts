@@ -380,7 +380,8 @@ function refuse(values: BoltValues, tried: BoltTry): Text | null {
 
 function rangeFindings(step: StepDefinition, ticks: BoltTick[], finalNm: number): Finding[] {
   const wrench = ticks.find((t) => t.torqueNm > 0)?.instrument;
-  if (!wrench || (finalNm <= wrench.high && finalNm >= 0.2 * wrench.high)) return [];
+  // Of a wrench that is not listed nobody knows the range: its own caution says so.
+  if (!wrench || wrench.unlisted || (finalNm <= wrench.high && finalNm >= 0.2 * wrench.high)) return [];
   return [
     {
       code: `${step.id}.wrench-range`,

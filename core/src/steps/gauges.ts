@@ -1,5 +1,5 @@
 import type { Instrument } from '../instruments/instrument.ts';
-import { outOfDate, WAYS } from '../instruments/unlisted.ts';
+import { isWay, outOfDate } from '../instruments/unlisted.ts';
 import type { Finding } from '../judgement/result.ts';
 import { M } from './messages.ts';
 
@@ -12,7 +12,7 @@ export function gaugeFindings(used: ReadonlyArray<{ at: string; instrument: Inst
   );
   const strange = new Map(
     used
-      .filter((r) => r.instrument.unlisted && !WAYS.some((w) => w.id === r.instrument.id))
+      .filter((r) => r.instrument.unlisted && !isWay(r.instrument))
       .map((r) => [r.instrument.id, r.instrument]),
   );
   const standIn = used.find((r) => r.instrument.standIn)?.instrument;

@@ -189,10 +189,13 @@ describe('a PIN', () => {
     // Asta and Bram have both got in at this device; Asta sets a PIN.
     const asta = kept(await tryAs('Asta', 'beet-campaign'));
     const here = kept(await tryAs('Bram', 'beet-campaign', { cookie: asta }));
-    const short = await post('/api/account/pin', { pin: '12' }, asta);
+    const short = await post('/api/account/pin', { pin: '12', password: 'beet-campaign' }, asta);
     expect(short.status).toBe(400);
     expect(await short.text()).toContain('A PIN is 4 to 6 digits.');
-    expect((await post('/api/account/pin', { pin: '4711' }, asta)).status).toBe(204);
+    // Whoever finds a tablet left lying gives its person no PIN.
+    expect((await post('/api/account/pin', { pin: '4711', password: 'a guess' }, asta)).status).toBe(400);
+    const set = await post('/api/account/pin', { pin: '4711', password: 'beet-campaign' }, asta);
+    expect(set.status).toBe(204);
     expect((await get('/api/device/people', here)).people.map((p) => p.name)).toEqual(['Asta']);
     expect((await post('/api/session/pin', { person: 'asta', pin: '4712' }, here)).status).toBe(401);
     const over = await post('/api/session/pin', { person: 'asta', pin: '4711' }, here);
@@ -219,7 +222,9 @@ describe('a PIN', () => {
 
   it('is none for who has a second factor, which it would pass by', async () => {
     const imke = kept(await tryAs('Imke', 'beet-campaign'));
-    expect((await post('/api/account/pin', { pin: '654321' }, imke)).status).toBe(204);
+    expect((await post('/api/account/pin', { pin: '654321', password: 'beet-campaign' }, imke)).status).toBe(
+      204,
+    );
     expect((await get('/api/device/people', imke)).people.map((p) => p.name)).toEqual(['Imke']);
     await house.owner.sequelize.query("UPDATE people SET second_secret = 'X' WHERE id = 'imke'");
     expect((await get('/api/device/people', imke)).people).toEqual([]);

@@ -4,6 +4,7 @@ import {
   type Person,
   passwordChangeSchema,
   passwordResetSchema,
+  pinChangeSchema,
   secondOffSchema,
   secondSchema,
 } from '@fulcrant/core/api';
@@ -140,6 +141,21 @@ export const people: Route[] = [
       await setSecond(house.db, person.id, null);
       await attempt.right();
       return welcome(ctx, house, person);
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/api/account/pin',
+    who: EVERYONE_SIGNED_IN,
+    summary: M.setPin,
+    asks: pinChangeSchema,
+    refused: M.notAllSaidYet,
+    answer: NOTHING,
+    /** With the password: whoever finds a tablet left lying gives nobody a PIN. */
+    async run({ ctx, house, body }, me) {
+      await ownPassword(ctx, house, me, body.password);
+      const pinHash = await hashPassword(body.pin);
+      await house.db.models.Person.update({ pinHash }, { where: { id: me.id }, fields: ['pinHash'] });
     },
   }),
   route({

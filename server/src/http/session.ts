@@ -11,7 +11,7 @@ import { COMMON, expr } from '@fulcrant/core/messages';
 import type { Context } from 'koa';
 import { TooMany } from '../auth/attempts.ts';
 import { KNOWN_DAYS, knownDevice, newDevice, peopleAt, rememberDevice } from '../auth/devices.ts';
-import { hashPassword, passwordMatches } from '../auth/password.ts';
+import { passwordMatches } from '../auth/password.ts';
 import { hasSecond, useSecond } from '../auth/second.ts';
 import { endSession, SESSION_HOURS, startSession } from '../auth/sessions.ts';
 import { plantOf } from '../store/plant.ts';
@@ -190,20 +190,6 @@ export const session: Route[] = [
         throw new Problem(400, M.notSign, [{ path: 'pin', message: M.wrongPin }]);
       }
       await attempt.right();
-    },
-  }),
-  route({
-    method: 'post',
-    path: '/api/account/pin',
-    who: EVERYONE_SIGNED_IN,
-    summary: M.setPin,
-    asks: pinSchema,
-    refused: M.notAllSaidYet,
-    answer: NOTHING,
-    async run({ ctx, house, body }, me) {
-      const pinHash = await hashPassword(body.pin);
-      await house.db.models.Person.update({ pinHash }, { where: { id: me.id }, fields: ['pinHash'] });
-      await rememberDevice(house.db, deviceToken(ctx) ?? newDevice(), me.id);
     },
   }),
 ];

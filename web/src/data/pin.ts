@@ -11,8 +11,9 @@ export const usePinPeople = (enabled = true) =>
     staleTime: 0,
   });
 
-/** Set one's own PIN. @throws ApiFault */
-export const setPin = (pin: string): Promise<unknown> => call('POST', '/api/account/pin', { pin });
+/** Set one's own PIN, with the password. @throws ApiFault */
+export const setPin = (pin: string, password: string): Promise<unknown> =>
+  call('POST', '/api/account/pin', { pin, password });
 
 /** Say one's PIN once more, before something that counts. @throws ApiFault where it is another */
 export const checkPin = (pin: string): Promise<unknown> => call('POST', '/api/session/pin/check', { pin });

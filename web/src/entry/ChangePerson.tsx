@@ -14,7 +14,8 @@ import { M } from './messages.ts';
 export function ChangePerson({ onClose }: { onClose: () => void }) {
   const say = useSay();
   const { person: now, enterByPin } = useSession();
-  const people = usePinPeople().data?.people ?? [];
+  const known = usePinPeople();
+  const people = known.data?.people ?? [];
   const [chosen, setChosen] = useState<Person | null>(null);
   const [pin, setPin] = useState('');
   const [faults, setFaults] = useState<Faults>({});
@@ -67,7 +68,7 @@ export function ChangePerson({ onClose }: { onClose: () => void }) {
                 {p.name}, <Words of={ROLE_SAID[p.role][0]} />
               </Button>
             ))}
-          <p className="m-0 text-muted">{say(M.pinSetInAccount)}</p>
+          <p className="m-0 text-muted">{say(known.isError ? M.changingNeedsServer : M.pinSetInAccount)}</p>
           <Link
             to="/sign-in"
             className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"

@@ -3,7 +3,7 @@ import type { Text } from '@fulcrant/core/messages';
 import { COMMON } from '@fulcrant/core/messages';
 import { measured } from '@fulcrant/core/units';
 import { type FormEvent, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { Button, Dialog } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
@@ -21,6 +21,7 @@ export function UnlistedDialog({
 }) {
   const say = useSay();
   const { unit } = useSettings();
+  const { pathname } = useLocation();
   const [kind, setKind] = useState<Instrument['kind']>(kinds[0] ?? 'caliper');
   const [name, setName] = useState('');
   const [typed, setTyped] = useState<string | null>(null);
@@ -88,7 +89,7 @@ export function UnlistedDialog({
           </Button>
           <Button onClick={onClose}>{say(COMMON.cancel)}</Button>
           <Link
-            to={`/gauges/new?kind=${kind}`}
+            to={`/gauges/new?kind=${kind}&back=${encodeURIComponent(pathname)}`}
             className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
           >
             {say(M.addGaugeToList)}

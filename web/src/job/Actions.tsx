@@ -23,6 +23,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { type JobView, useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
+import { usePinAgain } from '../entry/pin-again.tsx';
 import { Button } from '../ui/controls.tsx';
 import { useKeys } from '../ui/keys.ts';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
@@ -137,7 +138,10 @@ export function Actions({
     ...actsOf(job, step, undoing, mending).withdraw,
     title: say(M.mend({ name: name(mending) })),
   };
+  const again = usePinAgain();
   const chosen = mended ?? (ask ? acts[ask] : null);
+  const run = async (reason: string) =>
+    (ask === 'running' ? await again.check() : null) ?? (await chosen?.run(reason)) ?? null;
   const touched = mending ?? (ask === 'withdraw' ? reading : null);
   const done = () => {
     setAsk(null);
@@ -210,9 +214,10 @@ export function Actions({
           does={chosen.does}
           optional={chosen.optional ?? false}
           onClose={done}
-          onReason={chosen.run}
+          onReason={run}
         >
-          {touched && <TakenLine taken={touched} name={name} />}
+          {touched && <TakenLine taken={touched} with={tight} name={name} />}
+          {ask === 'running' && again.field}
           {ask === 'release' && <Holds state={state} step={step.id} name={name} />}
           {ask === 'undo' && (
             <p className="m-0">

@@ -39,14 +39,29 @@ export function ReadingLine({ reading: r, name }: { reading: Reading; name: Text
   );
 }
 
-/** What is about to be taken back: a reading, or a bolt. */
-export function TakenLine({ taken, name }: { taken: Reading | BoltTick; name: (r: Reading) => Text }) {
+/** What is about to be taken back: a reading, a bolt, or every bolt of one statement. */
+export function TakenLine({
+  taken,
+  with: others,
+  name,
+}: {
+  taken: Reading | BoltTick;
+  /** Bolts of the step: those told with it are taken back with it. */
+  with: readonly BoltTick[];
+  name: (r: Reading) => Text;
+}) {
   const say = useSay();
   const { unit } = useSettings();
   if ('place' in taken) return <ReadingLine reading={taken} name={name(taken)} />;
   return (
     <p className="m-0 leading-snug">
-      <span className="figures">{taken.bolt}</span>:{' '}
+      <span className="figures">
+        {others
+          .filter((t) => t.id === taken.id)
+          .map((t) => t.bolt)
+          .join(' · ')}
+      </span>
+      :{' '}
       <span className="figures">
         {taken.torqueNm === 0 ? say(COMMON.hand) : formatTorque(taken.torqueNm, unit)}
       </span>{' '}

@@ -129,16 +129,16 @@ export function AccountPage() {
 /** A PIN of one's own, to take over at a shared device. */
 function OwnPin() {
   const say = useSay();
-  const [pin, setText] = useState('');
+  const [text, setText] = useState({ pin: '', password: '' });
   const [faults, setFaults] = useState<Faults>({});
   const [done, setDone] = useState('');
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     setDone('');
     try {
-      await setPin(pin.trim());
+      await setPin(text.pin.trim(), text.password);
       setFaults({});
-      setText('');
+      setText({ pin: '', password: '' });
       setDone(say(M.pinSet));
     } catch (error) {
       setFaults(faultsOf(error));
@@ -157,9 +157,18 @@ function OwnPin() {
         inputMode="numeric"
         autoComplete="off"
         maxLength={6}
-        value={pin}
+        value={text.pin}
         fault={faults.pin ?? faults['']}
-        onText={setText}
+        onText={(pin) => setText({ ...text, pin })}
+      />
+      <TextField
+        label={say(M.passwordIHaveNow)}
+        type="password"
+        autoComplete="current-password"
+        maxLength={200}
+        value={text.password}
+        fault={faults.password}
+        onText={(password) => setText({ ...text, password })}
       />
       <Button type="submit">{say(COMMON.save)}</Button>
       <span role="status">{done}</span>

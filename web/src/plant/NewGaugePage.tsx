@@ -56,7 +56,9 @@ export function NewGaugePage() {
     try {
       await call('POST', '/api/instruments', body);
       await client.invalidateQueries({ queryKey: ['instruments'] });
-      await go('/gauges');
+      // Back to the job that wanted it, where one did.
+      const back = asked.get('back') ?? '';
+      await go(/^\/jobs\/[\w-]+$/.test(back) ? back : '/gauges');
     } catch (error) {
       if (error instanceof ApiFault)
         setFaults(Object.fromEntries(error.faults.map((f) => [f.path, f.message])));

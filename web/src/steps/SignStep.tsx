@@ -4,10 +4,8 @@ import { COMMON } from '@fulcrant/core/messages';
 import { fitUpSheet } from '@fulcrant/core/sheet';
 import { type FormEvent, useState } from 'react';
 import { Link } from 'react-router';
-import { faultsOf } from '../data/asked.ts';
-import { checkPin } from '../data/pin.ts';
 import { useSession } from '../data/session.tsx';
-import { signedInByPin } from '../data/signed-by.ts';
+import { usePinAgain } from '../entry/pin-again.tsx';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Results } from '../ui/Results.tsx';
 import { useSay } from '../ui/settings.tsx';
@@ -26,20 +24,13 @@ export function SignStep({
   const { person } = useSession();
   const say = useSay();
   const [name, setName] = useState(person?.name ?? '');
-  const [pin, setPin] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
-  // Whoever took over by PIN says it again: a tablet left lying signs nothing.
-  const byPin = signedInByPin(person);
+  const again = usePinAgain();
   const submit = async (e: FormEvent) => {
     e.preventDefault();
     if (name.trim().length < 2) return setFault(say(COMMON.signYourName));
-    if (byPin) {
-      try {
-        await checkPin(pin);
-      } catch (error) {
-        return setFault(Object.values(faultsOf(error, M.signingByPinNeedsServer))[0] ?? null);
-      }
-    }
+    const wrong = await again.check();
+    if (wrong) return setFault(wrong);
     setFault(await onSign(name.trim()));
   };
   return (
@@ -77,21 +68,7 @@ export function SignStep({
               aria-invalid={fault !== null}
             />
           </label>
-          {byPin && (
-            <label className="flex flex-col">
-              <span className="kicker">{say(M.yourPin)}</span>
-              <input
-                value={pin}
-                onChange={(e) => setPin(e.target.value)}
-                type="password"
-                inputMode="numeric"
-                autoComplete="off"
-                maxLength={6}
-                data-pin
-                className="min-h-14 w-40 border-0 border-b-[3px] border-brass bg-transparent text-2xl"
-              />
-            </label>
-          )}
+          {again.field}
           <Button type="submit" weight="solid">
             {say(M.signSheet)}
           </Button>

@@ -79,6 +79,8 @@ describe('a pass of bolts', () => {
     await told();
     await told();
     await press(/Undo last/);
+    // The dialog names every bolt that comes back with it.
+    await until(() => /1 · 3 · 2 · 4/.test(the('[role="dialog"]').textContent ?? '') || null);
     await giveReason('wrench was set wrong', 'Undo it');
     await until(() => (pass().dataset.pass === '1' ? true : null));
     await until(() => state().ticks.filter((t) => t.withdrawn).length === 4);

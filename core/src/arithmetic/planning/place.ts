@@ -100,7 +100,7 @@ export type Plan = {
 type Booking = { start: number; finish: number };
 const NEVER = Number.POSITIVE_INFINITY;
 
-/** Two calendars laid over each other, remembered: a plan asks for the same few thousands of times. */
+/** The hours two calendars share, remembered: a plan asks for the same few thousands of times. */
 const overlaid = new WeakMap<readonly Span[], WeakMap<readonly Span[], readonly Span[]>>();
 function shared(a: readonly Span[], b: readonly Span[]): readonly Span[] {
   if (a === b) return a;

@@ -15,10 +15,10 @@ export type Doubt = {
 
 export type Risk = {
   draws: number;
-  /** Share of draws done by the wall, and the ends’ 5, 50 and 95 of 100. */
+  /** Share of draws done by the deadline, and the ends’ 5, 50 and 95 of 100. */
   chance: number;
   ends: { p5: number; p50: number; p95: number };
-  /** Of each group: share done by the wall; how often it was what held up the end in draws that were late, and in all. */
+  /** Of each group: share done by the deadline; how often it was what held up the end in draws that were late, and in all. */
   groups: Array<{ group: string; chance: number; threatens: number; onPath: number }>;
 };
 
@@ -39,7 +39,7 @@ export function triangular(u: number, least: number, likely: number, most: numbe
 }
 
 /**
- * How likely a plan is done by the wall: durations drawn again and again, the crew following the plan’s order. Each task begins when those
+ * How likely a plan is done by the deadline: durations drawn again and again, the crew following the plan’s order. Each task begins when those
  * it waits for, those its hands do before it, and those who have its tools before it are done; nobody skips ahead.
  * Durations go together as `TOGETHER` says.
  * Source: Monte Carlo of a scheduled network, as R. M. Van Slyke, 1963; a common factor, any text on portfolio risk.

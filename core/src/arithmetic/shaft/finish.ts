@@ -72,7 +72,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
   const name = NAME[input.surface];
   const finding: Finding = {
     code: `finish.${input.surface}`,
-    verdict: verdict,
+    verdict,
     reason:
       verdict === 'accept'
         ? M.readsRaRoughestSmoothEnough({ name, largestRa: rough(largestRaUm) })
@@ -138,7 +138,7 @@ export function shaftFinish(input: FinishInput): CalculatorResult<FinishValues> 
         target: 0,
         upper: limitUm,
         expanded: COVERAGE[input.rule ?? 'k2'] * u,
-        verdict: verdict,
+        verdict,
         doubt: doubtSaid({
           stepMm: input.resolutionUm * factor,
           hand: scaledHand(input.hand, factor),

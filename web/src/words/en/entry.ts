@@ -13,6 +13,8 @@ export const en = {
   pinOf: 'PIN of {name}',
   pinSetInAccount: 'Who has set a PIN under “My account” on this device stands here.',
   signInWithPassword: 'Sign in with a password',
+  signingByPinNeedsServer: 'Signing after a sign-in by PIN needs the server.',
+  yourPin: 'Your PIN',
   readHandCardOnce: 'Do your repeat check (2 min)',
   allStored: 'Saved',
   angleTurnDegrees: 'Angle of the turn, degrees',

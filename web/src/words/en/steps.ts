@@ -1,7 +1,5 @@
 /** What the pages of steps say, in ICU MessageFormat. */
 export const en = {
-  signingByPinNeedsServer: 'Signing after a sign-in by PIN needs the server.',
-  yourPin: 'Your PIN',
   accepted: '{count} {count, plural, one {deviation} other {deviations}} accepted: {deviations}.',
   asRecordedHereSigned: '{signed} as recorded here, signed',
   doesNotApply: '{lacks}, does not apply: {ask}',
