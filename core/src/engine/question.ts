@@ -12,6 +12,8 @@ export type GateItem = {
   ask: Text;
   group: Text;
   kind?: QuestionKind;
+  /** Something done, not something looked for: the acts of a step may be told together, as they are listed. */
+  act?: boolean;
   /** The least depth of check it belongs to; essential where nothing is said. */
   depth?: Depth;
   /** What to do about a no, where it is not only to be put right. */

@@ -231,6 +231,8 @@ export type Place = {
   nominalMm?: number;
   /** How long after the start it is read, minutes, −1 before it: a stand-in thermometer follows. */
   minutes?: number;
+  /** What it is most often, one touch each: the plates of a comparator, where a joint is to stand. In the unit inside. */
+  offers?: readonly number[];
   /** Flats turned so far on each nut: a stand-in’s leak follows. */
   flats?: number;
 };

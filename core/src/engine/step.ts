@@ -32,8 +32,15 @@ export type LimitQuestion = {
   schools: MethodLimit[];
 };
 
-/** The bolt to tighten now. */
-export type BoltDue = { pass: number; bolt: number; torqueNm: number | null; settling: boolean };
+/** The bolt to tighten now; `round` where its pass only goes round once more, `last` where nothing comes after it. */
+export type BoltDue = {
+  pass: number;
+  bolt: number;
+  torqueNm: number | null;
+  settling: boolean;
+  round: boolean;
+  last: boolean;
+};
 
 /** Reports of the steps before, by step id. */
 export type Carried = Record<string, StepReport>;

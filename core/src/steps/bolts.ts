@@ -122,7 +122,12 @@ export const boltsStep = <S extends Setup>(specOf: (setup: S) => BoltSpec) =>
       const values = bolts.valuesOf(report);
       if (!values?.next) return null;
       const round = values.passes[values.next.pass]?.kind === 'round';
-      return { ...values.next, settling: round && !values.spec.seenMoving };
+      return {
+        ...values.next,
+        round,
+        settling: round && !values.spec.seenMoving,
+        last: values.next.pass === values.passes.length - 1,
+      };
     },
     leftOfPass(report) {
       const values = bolts.valuesOf(report);

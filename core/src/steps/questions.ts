@@ -11,6 +11,10 @@ export const item = (group: Text, id: string, ask: Text, more: Partial<GateItem>
   ...more,
 });
 
+/** Something done, told as done: with the other acts of its step, or by itself. */
+export const done = (group: Text, id: string, ask: Text, more: Partial<GateItem> = {}): GateItem =>
+  item(group, id, ask, { ...more, act: true });
+
 /** A question of a part, or a paper, that this machine may be without: skipped with a reason. */
 export const ifFitted = (group: Text, id: string, ask: Text, more: Partial<GateItem> = {}): GateItem =>
   item(group, id, ask, { ...more, kind: 'machine' });

@@ -24,6 +24,7 @@ export function touchesNear(
   lastMm: number | null,
   unit: LengthUnit,
 ): string[] {
+  if (place.offers && gauge) return place.offers.map((v) => offered(place.quantity, v, unit));
   const ready = gauge ? READY[gauge.kind] : undefined;
   if (!gauge || !ready?.of.includes(place.quantity) || lastMm === null) return [];
   const { above, below } = ready;
@@ -33,3 +34,11 @@ export function touchesNear(
     .map((mm) => lengthDigits(mm, unit));
   return [...new Set(stamps)];
 }
+
+/** A value that lies ready, as it would be typed. */
+const offered = (quantity: Place['quantity'], value: number, unit: LengthUnit): string =>
+  quantity === 'angle'
+    ? String(value)
+    : quantity === 'roughness'
+      ? String(unit === 'mm' ? Number((1000 * value).toFixed(3)) : Math.round((1e6 * value) / 25.4))
+      : lengthDigits(value, unit);

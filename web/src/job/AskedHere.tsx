@@ -43,8 +43,11 @@ export function AskedHere({
   const fields = asks.flatMap((name) => fieldsOf(trade.schema).filter((f) => f.name === name));
   const [text, setText] = useState<FormValues>({});
   const [faults, setFaults] = useState<Record<string, Text>>({});
-  const submit = async (e: FormEvent) => {
+  const submit = (e: FormEvent) => {
     e.preventDefault();
+    return save(text);
+  };
+  const save = async (text: FormValues) => {
     const shown = {
       ...toForm(trade, state.setup as StartSetup, unit),
       ...Object.fromEntries(fields.map((f) => [formName(f.name), (text[f.name] ?? '').trim()])),
@@ -103,13 +106,36 @@ export function AskedHere({
                   <Words of={f.hint} />
                 </span>
               )}
-              <Choice
-                label={f.label}
-                value={text[f.name] ?? ''}
-                disabled={!open}
-                options={f.options.map(([v, words]) => [v, say(words)] as const)}
-                onChange={(v) => setText({ ...text, [f.name]: v })}
-              />
+              {f.options.length <= FEW ? (
+                <fieldset className="m-0 flex flex-wrap gap-2 border-0 p-0">
+                  <legend className="sr-only">{say(f.label)}</legend>
+                  {f.options.map(([v, words]) => (
+                    <Button
+                      key={v}
+                      disabled={!open}
+                      aria-pressed={text[f.name] === v}
+                      weight={text[f.name] === v ? 'solid' : 'line'}
+                      // The one answer that is wanted is saved as it is given.
+                      onClick={() => {
+                        const said = { ...text, [f.name]: v };
+                        setText(said);
+                        if (fields.length === 1) void save(said);
+                      }}
+                      data-choice={v}
+                    >
+                      <Words of={words} />
+                    </Button>
+                  ))}
+                </fieldset>
+              ) : (
+                <Choice
+                  label={f.label}
+                  value={text[f.name] ?? ''}
+                  disabled={!open}
+                  options={f.options.map(([v, words]) => [v, say(words)] as const)}
+                  onChange={(v) => setText({ ...text, [f.name]: v })}
+                />
+              )}
               {faults[f.name] && (
                 <Fault>
                   <Words of={faults[f.name]} />
@@ -161,6 +187,9 @@ export function AskedHere({
     </form>
   );
 }
+
+/** So few answers stand side by side, one touch each. */
+const FEW = 4;
 
 /** A setup with some fields taken from another. */
 function withFields(setup: Setup, from: Setup, names: readonly string[]): Setup {

@@ -23,6 +23,8 @@ export type Act = {
   does: Text;
   run(reason: string): Promise<Text | null>;
   optional?: boolean;
+  /** Reasons that are one touch. */
+  quick?: readonly Text[];
 };
 
 /** Every act that wants a reason, for a step as it stands. */
@@ -46,6 +48,7 @@ export function actsOf(
       does: M.withdraw,
       run: (reason) =>
         reading ? job.act('reading.withdrawn', { reading: reading.id, reason }) : Promise.resolve(null),
+      quick: [M.typedWrong, M.gaugeSlipped, M.wrongPlace],
     },
     hold: {
       title: M.holdTitle({ title: step.title }),

@@ -1,5 +1,6 @@
 import {
   ANSWER_WORD,
+  actsLeft,
   answerTo,
   canLack,
   type GateItem,
@@ -10,6 +11,7 @@ import { COMMON, sameText, textKey } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Check } from 'lucide-react';
 import { Fragment } from 'react';
+import type { JobView } from '../data/job.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
@@ -30,10 +32,14 @@ export function GateStep({
   open,
   also,
   onAnswer,
-}: Props & { also?: readonly GateItem[] | undefined }) {
+  job,
+}: Props & { also?: readonly GateItem[] | undefined; job?: JobView | undefined }) {
   const items = [...(also ?? []), ...(step.kind.asks?.(state, step) ?? step.items ?? [])];
   const ahead = step.kind.ahead?.(state, step) ?? [];
   const say = useSay();
+  // At a practice job each is told by itself: doing them is what is practised.
+  const acts = open && job && !job.practice ? actsLeft(state, step) : [];
+  const together = new Set(acts.length > 1 ? acts.map((i) => i.id) : []);
   const groups = [...new Map(items.map((i) => [textKey(i.group), i.group])).values()];
   return (
     <div className="flex flex-col gap-4">
@@ -46,11 +52,29 @@ export function GateStep({
             {items
               .filter((i) => sameText(i.group, group))
               .map((item) => (
-                <Item key={item.id} state={state} step={step} item={item} open={open} onAnswer={onAnswer} />
+                <Item
+                  key={item.id}
+                  state={state}
+                  step={step}
+                  item={item}
+                  open={open}
+                  onAnswer={onAnswer}
+                  together={together.has(item.id)}
+                />
               ))}
           </ul>
         </Fragment>
       ))}
+      {together.size > 0 && (
+        <div className="-mt-2 flex items-center gap-3 border-l-[6px] border-brass pl-3">
+          <Button
+            onClick={() => void job?.actAll(acts.map((i) => answerOf(step, i)))}
+            data-told-together={acts.length}
+          >
+            {say(M.markedDone({ count: acts.length }))}
+          </Button>
+        </div>
+      )}
       {open && ahead.length > 0 && (
         <ul className="m-0 -mt-4 list-none p-0" aria-label={say(M.whatFollows)} data-ahead={ahead.length}>
           {ahead.map((item) => (
@@ -64,7 +88,23 @@ export function GateStep({
   );
 }
 
-function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem }) {
+/** A question told as done. */
+export const answerOf = (step: StepDefinition, item: GateItem) => ({
+  type: 'gate.answered' as const,
+  data: { step: step.id, item: item.id, answer: 'yes' as const },
+});
+
+function Item({
+  state,
+  step,
+  item,
+  open,
+  together,
+  onAnswer,
+}: Props & {
+  item: GateItem /** One touch tells it with others: drawn as one bracket. */;
+  together: boolean;
+}) {
   const say = useSay();
   const answer = answerTo(state, step.id, item.id, step.again ? state.attempt : 'any');
   const ask = useSay()(item.ask);
@@ -73,7 +113,7 @@ function Item({ state, step, item, open, onAnswer }: Props & { item: GateItem })
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: the line only widens the touch of its own Yes, which the keyboard has
     <li
-      className={`flex items-start gap-x-3 border-b border-faint py-1 ${open ? 'cursor-pointer' : ''}`}
+      className={`flex items-start gap-x-3 border-b border-faint py-1 ${open ? 'cursor-pointer' : ''} ${together ? 'border-l-[6px] border-l-brass pl-2' : ''}`}
       data-item={item.id}
       onClick={(e) => {
         if (open && told !== 'yes' && !(e.target as HTMLElement).closest('button, input')) give('yes');

@@ -23,7 +23,20 @@ function Bolts(p: ViewProps<Setup, BoltValues>) {
       questionsFirst={step.itemsFirst === true}
       questions={step.items ? <GateStep {...p} /> : null}
       onTick={(tick) => job.act('bolt.tightened', { step: step.id, ...tick })}
-      onPass={job.practice ? null : (told) => job.act('bolts.tightened', { step: step.id, ...told })}
+      onPass={
+        job.practice
+          ? null
+          : async (told, on) =>
+              (
+                await job.actAll([
+                  ...told.map((pass) => ({
+                    type: 'bolts.tightened' as const,
+                    data: { step: step.id, ...pass },
+                  })),
+                  ...(on ? [{ type: 'step.passed' as const, data: { step: step.id } }] : []),
+                ] as Parameters<typeof job.actAll>[0])
+              ).find((refused) => refused !== null) ?? null
+      }
     />
   );
 }

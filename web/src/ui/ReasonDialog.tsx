@@ -1,5 +1,5 @@
 import type { Text } from '@fulcrant/core/messages';
-import { COMMON } from '@fulcrant/core/messages';
+import { COMMON, textKey } from '@fulcrant/core/messages';
 import { type FormEvent, type ReactNode, useState } from 'react';
 import { Button, Dialog, Fault } from './controls.tsx';
 import { useSay, Words } from './settings.tsx';
@@ -13,6 +13,8 @@ type Props = {
   onReason: (reason: string) => Promise<Text | null>;
   children?: ReactNode;
   optional?: boolean;
+  /** Reasons that are one touch. */
+  quick?: readonly Text[];
 };
 
 /** Ask for a reason in words, and do the thing with it. */
@@ -25,14 +27,18 @@ export function ReasonDialog({
   onReason,
   children,
   optional = false,
+  quick = [],
 }: Props) {
   const say = useSay();
   const [text, setText] = useState('');
   const [fault, setFault] = useState<Text | null>(null);
   const submit = async (e: FormEvent) => {
     e.preventDefault();
-    if (!optional && text.trim().length < 3) return setFault(say(COMMON.reasonTakesFewWords));
-    const refused = await onReason(text.trim());
+    await give(text);
+  };
+  const give = async (words: string) => {
+    if (!optional && words.trim().length < 3) return setFault(say(COMMON.reasonTakesFewWords));
+    const refused = await onReason(words.trim());
     if (refused) return setFault(refused);
     setText('');
     setFault(null);
@@ -42,6 +48,15 @@ export function ReasonDialog({
     <Dialog open={open} onClose={onClose} title={title}>
       <form onSubmit={(e) => void submit(e)} className="flex flex-col gap-3">
         {children}
+        {quick.length > 0 && (
+          <div className="flex flex-wrap gap-2">
+            {quick.map((reason) => (
+              <Button key={textKey(reason)} onClick={() => void give(say(reason))} data-reason>
+                <Words of={reason} />
+              </Button>
+            ))}
+          </div>
+        )}
         <label className="flex flex-col gap-1">
           <span>
             <Words of={ask} />

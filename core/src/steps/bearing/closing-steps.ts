@@ -8,7 +8,7 @@ import { MessageError } from '../../quantities/message-error.ts';
 import type { BoltSpec } from '../bolt-passes.ts';
 import { boltsStep } from '../bolts.ts';
 import { gate } from '../gate.ts';
-import { ifFitted, item } from '../questions.ts';
+import { done, ifFitted, item } from '../questions.ts';
 import type { BearingSetup } from './bearing-setup.ts';
 import { type BoltSet, boltNeeds, type Housing, layoutOf, lubricated } from './fitting-parts.ts';
 import { fixedFirst } from './fixed-first.ts';
@@ -77,11 +77,18 @@ const fillAsk = (school: FillMethod, filled: Text): Text =>
 
 type Grease = NonNullable<BearingSetup['grease']>;
 const GREASE_ITEMS: Record<ReturnType<typeof lubricated>, (grease: Grease, filled: Text) => GateItem[]> = {
-  greased: () => [{ id: 'seals', group: COMMON.grease, ask: M.onlyHousingSealsGotGrease }],
+  greased: () => [{ id: 'seals', act: true, group: COMMON.grease, ask: M.onlyHousingSealsGotGrease }],
   oil: () => [{ id: 'oil', group: COMMON.grease, ask: M.oilFilledToMark }],
   fill: (grease, filled) => [
-    ...(grease.sealed ? [] : [{ id: 'bearing', group: COMMON.grease, ask: M.bearingPackedFromOneSide }]),
-    { id: 'housing', group: COMMON.grease, ask: fillAsk(grease.school ?? FIRST_FILL.usual, filled) },
+    ...(grease.sealed
+      ? []
+      : [{ id: 'bearing', act: true, group: COMMON.grease, ask: M.bearingPackedFromOneSide }]),
+    {
+      id: 'housing',
+      act: true,
+      group: COMMON.grease,
+      ask: fillAsk(grease.school ?? FIRST_FILL.usual, filled),
+    },
     { id: 'kind', group: COMMON.grease, ask: M.greaseOnePlateSheet },
   ],
 };
@@ -147,14 +154,14 @@ function houseItems(setup: BearingSetup): GateItem[] {
           item(COMMON.housing, 'halves', M.bothHalvesBelongTogetherMatch),
         ]
       : [item(COMMON.housing, 'faces', M.mountingFaceFlatCleanUnit)]),
-    item(
+    done(
       COMMON.housing,
       'rings',
       setup.role === 'fixed' ? RINGS[c.rings ?? 'both'] : M.noFixingRingBesideOuter,
     ),
     ...(c.snapRing && c.snapRing !== 'as-was'
       ? [
-          item(
+          done(
             COMMON.housing,
             'snapring',
             M.snapRingMovedOtherGroove({ snapRing: c.snapRing === 'to-fixed' ? 'fixed' : 'float' }),
@@ -163,10 +170,10 @@ function houseItems(setup: BearingSetup): GateItem[] {
       : []),
     ...(housingOf(setup) === 'take-up' ? [item(COMMON.housing, 'slides', M.slidesFrameFromEndEnd)] : []),
     ifFitted(COMMON.seals, 'facing', M.outerSealFacesRightMarked),
-    ...(cap && c.order === 'in-place' ? [item(COMMON.seals, 'sealsin', M.sealsShaftBaseBeforeCap)] : []),
-    ...(c.endCover ? [item(COMMON.seals, 'cover', M.endCoverGrooveInsteadOuter)] : []),
+    ...(cap && c.order === 'in-place' ? [done(COMMON.seals, 'sealsin', M.sealsShaftBaseBeforeCap)] : []),
+    ...(c.endCover ? [done(COMMON.seals, 'cover', M.endCoverGrooveInsteadOuter)] : []),
     ...(c.seals === 'labyrinth'
-      ? [item(COMMON.seals, 'packed', M.labyrinthsGroovesFilledGrease)]
+      ? [done(COMMON.seals, 'packed', M.labyrinthsGroovesFilledGrease)]
       : [item(COMMON.seals, 'lip', M.lipRingStepLipTowards)]),
     ...(cap
       ? [
@@ -298,6 +305,7 @@ export const loadStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
             { id: 'support', group: H.load, ask: M.shaftSupportOutLoadStands },
             {
               id: 'inline',
+              act: true,
               group: H.load,
               ask: M.housingsLineStraightedgeWireLaser,
             },

@@ -20,6 +20,9 @@ export type FinishStepValues = {
   surfaces: Array<FinishValues & { surface: FinishSurface; readingsUm: Array<number | null> }>;
 };
 
+/** Steps of a comparator, Ra: each twice the one before. ISO 4288 uses the same series; from memory. */
+const PLATES_MM = [0.0002, 0.0004, 0.0008, 0.0016, 0.0032] as const;
+
 /** Places read on each surface: three round the shaft and three on the face, or one comparison of each. */
 const placesAt = (setup: ShaftSetup): number => (goesTo(setup, 'thorough') ? 3 : 1);
 const NAME: Record<FinishSurface, Text> = { shaft: COMMON.shaft, 'gasket-face': M.gasketFace };
@@ -52,6 +55,8 @@ const placesOf = (facts: Facts<ShaftSetup>): Place[] =>
       low: 0,
       high: 0.1,
       instrumentKinds: ['roughness' as const],
+      // Compared once with plates, it is one of them.
+      ...(placesAt(facts.setup) === 1 ? { offers: PLATES_MM } : {}),
     })),
   );
 

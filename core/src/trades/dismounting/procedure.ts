@@ -3,7 +3,7 @@ import type { GateItem, Procedure, StepDefinition } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { gate } from '../../steps/gate.ts';
-import { ifFitted, item } from '../../steps/questions.ts';
+import { done, ifFitted, item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
@@ -58,8 +58,8 @@ const pump: StepDefinition<DismountSetup>[] = [
     guide: M.releaseNutSnugReturnOil,
     items: [
       item(COMMON.pump, 'released', COMMON.pumpReleasedGaugeShowsNothing),
-      item(COMMON.pump, 'returned', M.nutTurnedSnugSoOil),
-      item(COMMON.pump, 'plugged', M.hoseOffPortPluggedBelow),
+      done(COMMON.pump, 'returned', M.nutTurnedSnugSoOil),
+      done(COMMON.pump, 'plugged', M.hoseOffPortPluggedBelow),
     ],
   },
 ];
@@ -81,7 +81,7 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
         guide: M.capOffNothingElseMoved,
         closes: M.onceLooseHowStoodGone,
         items: [
-          item(H.cap, 'cap', M.capCoverOffNothingElse),
+          done(H.cap, 'cap', M.capCoverOffNothingElse),
           item(COMMON.asFound, 'grease', M.greaseColourWaterGritHow, { note: true }),
           item(COMMON.asFound, 'seals', M.sealsFacingWearWhatLeaked, { note: true }),
           item(COMMON.asFound, 'place', M.positionRingsTheirSideLock, { note: true }),
@@ -106,7 +106,7 @@ export function dismounting(setup: DismountSetup): Procedure<DismountSetup> {
         kind: gate,
         guide: M.baseLooseLoadOffBefore,
         items: [
-          item(COMMON.loose, 'base', M.baseBoltsLoose),
+          done(COMMON.loose, 'base', M.baseBoltsLoose),
           item(COMMON.loose, 'load', M.loadOffBearingRatedGear),
           ifFitted(COMMON.loose, 'seals', M.sealsClearNut),
           item(COMMON.loose, 'lock', M.lockOffTabStraightenedPlate),

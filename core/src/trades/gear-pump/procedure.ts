@@ -3,7 +3,7 @@ import type { Procedure, StepDefinition } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { boltsStep } from '../../steps/bolts.ts';
-import { asked, ifFitted, item } from '../../steps/questions.ts';
+import { asked, done, ifFitted, item } from '../../steps/questions.ts';
 import { assemblyStep } from '../../steps/rebuild/assembly.ts';
 import { handTurnStep } from '../../steps/rebuild/hand-turn.ts';
 import { lipStep } from '../../steps/rebuild/lip-seals.ts';
@@ -39,7 +39,7 @@ const safe = safeStep(COMMON.safeComplete, [
   item(H.safe, 'lift', M.twoPeopleGearRatedLift),
   item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
   ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
-  item(COMMON.kit, 'kit', M.kitCompleteGasketsLipSeals),
+  done(COMMON.kit, 'kit', M.kitCompleteGasketsLipSeals),
 ]);
 
 /** An end plate drawn up: guide pins fill two holes until all other bolts hold the plate. */
@@ -63,7 +63,7 @@ const plate = (id: string, title: Text): StepDefinition<GearPumpSetup> => ({
     },
   })),
   guide: M.allBoltsHandButTwo,
-  items: [item(H.pins, 'pins', M.bothGuidePinsOutLast)],
+  items: [done(H.pins, 'pins', M.bothGuidePinsOutLast)],
 });
 
 const CAUSES = [
@@ -115,10 +115,10 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
       }),
       asked('bench', COMMON.bench, M.whatCanMadeUpBench, [
         ifFitted(COMMON.bench, 'orings', M.smallHousingsTwoORings),
-        item(COMMON.bench, 'pushed', M.smallHousingsHomeTheirChambers),
+        done(COMMON.bench, 'pushed', M.smallHousingsHomeTheirChambers),
         ifFitted(COMMON.bench, 'dowels', M.dowelsBothPlates),
-        item(COMMON.bench, 'flat', M.platesClampedFlatRotatingParts),
-        item(COMMON.bench, 'snap', M.driveHousingSnapRingTwo),
+        done(COMMON.bench, 'flat', M.platesClampedFlatRotatingParts),
+        done(COMMON.bench, 'snap', M.driveHousingSnapRingTwo),
         ifFitted(COMMON.bench, 'picture', M.pictureEveryLipKept),
       ]),
       ...(setup.compression === 'measured'
@@ -138,14 +138,14 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         M.frontPlate,
         M.twoGuidePinsThenGasket,
         [
-          item(H.front, 'which', M.whichBoreCarriesDriveGear),
-          item(H.front, 'pins', M.twoGuidePinsOppositeHoles),
-          item(H.front, 'inner', M.gasketCaseDryEveryHole),
-          item(H.front, 'wear', M.wearPlateLargeBoreDrive, {
+          done(H.front, 'which', M.whichBoreCarriesDriveGear),
+          done(H.front, 'pins', M.twoGuidePinsOppositeHoles),
+          done(H.front, 'inner', M.gasketCaseDryEveryHole),
+          done(H.front, 'wear', M.wearPlateLargeBoreDrive, {
             remedy: M.offAgainOtherWayRound,
           }),
-          item(H.front, 'outer', M.secondGasketWearPlate),
-          item(H.front, 'chamber', M.frontPlateLargeChamberDrive),
+          done(H.front, 'outer', M.secondGasketWearPlate),
+          done(H.front, 'chamber', M.frontPlateLargeChamberDrive),
         ],
         { closes: M.onceFrontPlateDrawnUp },
       ),
@@ -155,12 +155,12 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         M.gears2,
         M.caseGearsOiledSleeveOver,
         [
-          item(H.gears, 'oiled', M.caseGearsOiled),
-          item(H.gears, 'drive', M.driveGearBoreShaftThrough),
-          item(H.gears, 'sleeve', M.sleeveOverIdlersFrontEnd, {
+          done(H.gears, 'oiled', M.caseGearsOiled),
+          done(H.gears, 'drive', M.driveGearBoreShaftThrough),
+          done(H.gears, 'sleeve', M.sleeveOverIdlersFrontEnd, {
             remedy: M.idlerOutLookBothLips,
           }),
-          item(H.gears, 'idler', M.idlerTeethMeshed),
+          done(H.gears, 'idler', M.idlerTeethMeshed),
         ],
         { caution: M.gearsHeavyTheirTeethBite },
       ),
@@ -181,17 +181,17 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         M.rearPlate2,
         M.wearPlateOneMoreGasket,
         [
-          item(H.rear, 'wear', M.wearPlateLargeBoreDrive2),
-          item(H.rear, 'outer', M.oneGasket),
-          item(H.rear, 'sleeves', M.sleevesBothShaftEnds),
-          item(H.rear, 'pockets', M.rearPlatePocketsOutward),
+          done(H.rear, 'wear', M.wearPlateLargeBoreDrive2),
+          done(H.rear, 'outer', M.oneGasket),
+          done(H.rear, 'sleeves', M.sleevesBothShaftEnds),
+          done(H.rear, 'pockets', M.rearPlatePocketsOutward),
         ],
         { closes: M.onceRearPlateDrawnUp },
       ),
       plate('rearbolts', M.rearPlateBolts),
       asked('drains', M.drainPlugs, M.platesTorque, [
         ifFitted(H.drains, 'plugs', M.drainPlugsSameTorqueAs),
-        item(H.drains, 'sleevesoff', M.sleevesOffShaftEndsAgain),
+        done(H.drains, 'sleevesoff', M.sleevesOffShaftEndsAgain),
       ]),
       together(
         'chambers',
@@ -200,7 +200,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         [M.frontIdler, M.rearDrive, M.rearIdler].flatMap((where, i) => {
           const n = i + 1;
           return [
-            item(
+            done(
               where,
               `bearing${n}`,
               setup.smallBearing === 'roller' ? M.sleeveOverEndRollerBearing : M.sleeveOverEndBothBall,
@@ -208,9 +208,9 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
             item(where, `shields${n}`, M.bothShieldsBallBearingOff, {
               remedy: M.outShieldedGetsNoGrease,
             }),
-            item(where, `ring${n}`, M.snapRingGrooveAllRound),
-            item(where, `plug${n}`, M.plugORingAntiSeize),
-            item(where, `grease${n}`, M.greasedUntilGunMeetsResistance),
+            done(where, `ring${n}`, M.snapRingGrooveAllRound),
+            done(where, `plug${n}`, M.plugORingAntiSeize),
+            done(where, `grease${n}`, M.greasedUntilGunMeetsResistance),
           ];
         }),
         { closes: M.oncePlugsShieldsRingsCannot },
@@ -221,16 +221,16 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
         M.driveSideSeal,
         M.nothingTouchesFaceButWhat,
         [
-          item(COMMON.seal, 'saddle', M.saddleThreeORingsStationary),
-          item(COMMON.seal, 'guide', M.guideChamber),
-          item(COMMON.seal, 'rotary', M.rotatingElementOilFreePusher, {
+          done(COMMON.seal, 'saddle', M.saddleThreeORingsStationary),
+          done(COMMON.seal, 'guide', M.guideChamber),
+          done(COMMON.seal, 'rotary', M.rotatingElementOilFreePusher, {
             remedy: M.faceInwardRunsRubberMetal,
           }),
           item(COMMON.seal, 'untouched', M.noFingerNoOilEither, {
             remedy: M.wipeLintFreeClothWhat,
           }),
-          item(COMMON.seal, 'wiped', M.shaftWipedCleanAfterRotary),
-          item(COMMON.seal, 'home', M.saddleFaceCasePushedGear),
+          done(COMMON.seal, 'wiped', M.shaftWipedCleanAfterRotary),
+          done(COMMON.seal, 'home', M.saddleFaceCasePushedGear),
           item(COMMON.seal, 'grooves', M.groovesStandUprightSeenThrough, {
             remedy: M.turnSaddleGroovesAwayFrom,
           }),
@@ -242,12 +242,12 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
           remedy: M.turnShieldOutwardGreaseWorks,
         }),
         item(H.main, 'flush', M.sitsFlushSaddle),
-        item(H.main, 'housing', M.sealHousingOiledLipsInward),
-        item(H.main, 'locking', M.lockingBearingWithoutRingShield),
+        done(H.main, 'housing', M.sealHousingOiledLipsInward),
+        done(H.main, 'locking', M.lockingBearingWithoutRingShield),
       ]),
       {
         ...together('nut', M.nutLockRing, M.nutTorqueOffAgainRing, [
-          item(COMMON.nut, 'seated', M.nutTorqueOnceOffAgain),
+          done(COMMON.nut, 'seated', M.nutTorqueOnceOffAgain),
           ifFitted(COMMON.nut, 'ring', M.lockRingDrivenRoundUntil({ ringWay: ringWay(setup) }), {
             remedy: M.drivenOtherWayWorksItself,
           }),

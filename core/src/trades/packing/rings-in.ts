@@ -55,7 +55,7 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
       working: [],
       beams: [],
       values: { plan, jointsDeg, staggerDeg: stagger } satisfies RingsStepValues,
-      next: missing > 0 && wrong === null ? ringPlace(n) : null,
+      next: missing > 0 && wrong === null ? ringPlace(n, jointsDeg, stagger) : null,
       act:
         wrong !== null
           ? M.ringComesOutJointToo({ wrong })
@@ -67,13 +67,11 @@ export const ringsLoop = stepKind<PackingSetup, RingsStepValues>('packing-rings'
   place(facts, step, key) {
     const taken = standing(facts, step.id);
     const n = firstMissing(taken);
-    const wrong = tooNear(
-      inOrder(taken).map((r) => r.value),
-      facts.setup.staggerDeg,
-    );
+    const joints = inOrder(taken).map((r) => r.value);
+    const wrong = tooNear(joints, facts.setup.staggerDeg);
     if (wrong !== null) return M.ringComesOutFirstJoint({ wrong });
     if (ringKey.read(key)?.n !== n) return M.ringsGoOneAfterOther;
-    return n > ringsOf(facts).values.count ? M.allRingsAlready : ringPlace(n);
+    return n > ringsOf(facts).values.count ? M.allRingsAlready : ringPlace(n, joints, facts.setup.staggerDeg);
   },
 });
 
@@ -93,7 +91,11 @@ function firstMissing(taken: readonly Reading[]): number {
   return n;
 }
 
-const ringPlace = (n: number): Place => anglePlace(ringKey.write({ n }), M.jointRingFromTopClockwise({ n }));
+/** A ring, and where its joint is to stand: turned on from that of the ring below. */
+const ringPlace = (n: number, joints: readonly number[], stagger: number): Place => ({
+  ...anglePlace(ringKey.write({ n }), M.jointRingFromTopClockwise({ n })),
+  offers: [n < 2 ? 0 : ((joints[n - 2] ?? 0) + stagger) % 360],
+});
 
 function staggered(all: readonly number[], i: number, deg: number, stagger: number): Finding[] {
   const before = all[i - 1];

@@ -3,7 +3,7 @@ import { M as H } from '../../engine/headings/messages.ts';
 import type { Procedure } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import { listOf, type Text } from '../../message/message.ts';
-import { asked, ifFitted, item } from '../../steps/questions.ts';
+import { asked, done, ifFitted, item } from '../../steps/questions.ts';
 import { ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
@@ -19,7 +19,7 @@ const safe = safeStep(COMMON.safeComplete, [
   item(H.safe, 'rotor', M.crankBlockedPlungerCannotMove),
   item(H.safe, 'protected', COMMON.eyeProtectionGlovesBoots),
   ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
-  item(COMMON.kit, 'parts', M.partsSetNutPlungerComplete),
+  done(COMMON.kit, 'parts', M.partsSetNutPlungerComplete),
   ifFitted(COMMON.kit, 'tools', M.softBarPickMarkerSheets),
 ]);
 
@@ -55,7 +55,7 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
       asked('look', M.borePlunger, M.nothingFittedWhatHasNot, [
         item(H.look, 'plunger', M.plungerWithoutScoresPitsWhat, { note: true }),
         item(H.look, 'bore', M.packingBoreCleanNoStep),
-        item(H.look, 'threads', M.threadsCleanLubricated),
+        done(H.look, 'threads', M.threadsCleanLubricated),
       ]),
       {
         id: 'sizes',
@@ -76,19 +76,19 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         title: M.orderParts,
         kind: partsOrder,
         guide: M.laidOutFromPressureEnd,
-        items: [item(COMMON.order, 'order', M.partsLieOrderShown)],
+        items: [item(COMMON.order, 'order', M.partsLieOrderShown, { note: true })],
       },
       asked(
         'in',
         M.parts,
         M.eachPieceLubricatedOwn,
         [
-          item(H.inText, 'each', M.eachPieceLubricatedOwnPut),
-          item(H.inText, 'open', M.pressureRingsOpenTowardPressure),
+          done(H.inText, 'each', M.eachPieceLubricatedOwnPut),
+          done(H.inText, 'open', M.pressureRingsOpenTowardPressure),
           ...(setup.noWiper
             ? []
             : [
-                item(
+                done(
                   H.inText,
                   'wiper',
                   setup.lubrication === 'oil' ? M.wiperNutLipFacesPressure : M.wiperNutLipFacesAway,
@@ -98,8 +98,8 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         { closes: M.onceNutPulledNoRings },
       ),
       asked('mark', COMMON.mark, M.preloadedWithoutPlungerHandThen, [
-        item(COMMON.mark, 'pulled', M.nutHandThenPulledOne),
-        item(COMMON.mark, 'marked', M.nutHousingMarked12Oclock),
+        done(COMMON.mark, 'pulled', M.nutHandThenPulledOne),
+        done(COMMON.mark, 'marked', M.nutHousingMarked12Oclock),
       ]),
       {
         id: 'preload',
@@ -110,8 +110,8 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
         repeatWord: COMMON.turned,
       },
       asked('clamp', M.clampLock, M.plungerAgainstRodBeforeClamp, [
-        item(COMMON.lock, 'rod', M.plungerFullyAgainstRod),
-        item(COMMON.lock, 'clamp', M.clampTurnedSoBoltsCan),
+        done(COMMON.lock, 'rod', M.plungerFullyAgainstRod),
+        done(COMMON.lock, 'clamp', M.clampTurnedSoBoltsCan),
         ifFitted(COMMON.lock, 'lock', M.nutsLockFitted),
         ifFitted(COMMON.lock, 'turned', M.turnedOverHandFree),
       ]),

@@ -1,7 +1,7 @@
 import { M as H } from '../../engine/headings/messages.ts';
 import type { StepDefinition } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
-import { asked, ifFitted, item } from '../../steps/questions.ts';
+import { asked, done, ifFitted, item } from '../../steps/questions.ts';
 import { M } from './messages.ts';
 import { glandBolts, setScrews } from './parts.ts';
 import { collarStep, impellerStep, sealSettingStep } from './setting.ts';
@@ -48,16 +48,16 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     M.scribe,
     M.shaftsPlaceNowWhatEvery,
     [
-      item(H.scribe, 'runs', M.impellerStandsWhereWillRun),
-      item(H.scribe, 'scribed', M.shaftScribedBoxFaceFine),
+      done(H.scribe, 'runs', M.impellerStandsWhereWillRun),
+      done(H.scribe, 'scribed', M.shaftScribedBoxFaceFine),
     ],
     { closes: M.onceBoxClosedScribeLine },
   ),
   asked('stationary', COMMON.seat, M.handPressureOnlyThroughClean, [
-    item(COMMON.seat, 'lubricated', M.seatsSecondarySealLubricatedWhat),
+    done(COMMON.seat, 'lubricated', M.seatsSecondarySealLubricatedWhat),
     item(COMMON.seat, 'home', M.stationarySeatFullyHomeSquare),
     ifFitted(COMMON.seat, 'pin', M.antiRotationPinSlotIf),
-    item(COMMON.seat, 'wiped', M.faceWipedLintFreeCloth),
+    done(COMMON.seat, 'wiped', M.faceWipedLintFreeCloth),
   ]),
   {
     id: 'setting',
@@ -68,9 +68,9 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     repeatWord: COMMON.setAnew,
   },
   asked('rotary', COMMON.rotary, M.pushedCollarTurnPastTaped, [
-    item(COMMON.rotary, 'lubricated', M.shaftSecondarySealsLubricated),
-    item(COMMON.rotary, 'mark', M.rotaryMarkSpringFreeNot),
-    item(COMMON.rotary, 'faces', M.facesWipedDrySheetsOil),
+    done(COMMON.rotary, 'lubricated', M.shaftSecondarySealsLubricated),
+    done(COMMON.rotary, 'mark', M.rotaryMarkSpringFreeNot),
+    done(COMMON.rotary, 'faces', M.facesWipedDrySheetsOil),
   ]),
   setScrews({ closes: M.onceBoxClosedCollarCan }),
   {
@@ -84,7 +84,7 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     'close',
     M.close,
     M.glandComesUpSquareGasket,
-    [item(H.close, 'gasket', M.gasketOneMeasured), item(H.close, 'square', M.glandBroughtUpSquareHand)],
+    [done(H.close, 'gasket', M.gasketOneMeasured), item(H.close, 'square', M.glandBroughtUpSquareHand)],
     { closes: M.onceGlandUpSeatCollar },
   ),
   glandBolts(),
@@ -100,7 +100,7 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   handTurnStep,
 ];
 
-const ELASTOMERS_LUBED = item(H.on, 'lubricated', M.shaftORingsLubricatedWhat);
+const ELASTOMERS_LUBED = done(H.on, 'lubricated', M.shaftORingsLubricatedWhat);
 
 const cartridge = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('slide', M.slide, M.pushSleeveLockRingNever, [
@@ -109,23 +109,23 @@ const cartridge = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     item(COMMON.cartridge, 'notproud', M.noScrewProtrudesIntoBore),
     ifFitted(COMMON.cartridge, 'plugs', M.plugsOutPortsUsedOthers),
     ELASTOMERS_LUBED,
-    item(H.on, 'pushed', M.slidSleeveLockRingGasket),
+    done(H.on, 'pushed', M.slidSleeveLockRingGasket),
   ]),
   ...cartridgeTail(setup),
 ];
 
 const cassette = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('change', M.cassette, M.glandStaysCassetteChanged, [
-    item(H.old, 'clipped', M.clipsTemplateScrewedHomeBefore),
+    done(H.old, 'clipped', M.clipsTemplateScrewedHomeBefore),
     item(H.old, 'out', M.oldCassetteOutGlandGasket),
-    item(H.newText, 'pushed', M.newCassettePushedPinHole),
-    item(H.newText, 'dogs', M.dogPointsEngagedTheirHoles),
+    done(H.newText, 'pushed', M.newCassettePushedPinHole),
+    done(H.newText, 'dogs', M.dogPointsEngagedTheirHoles),
     item(H.newText, 'notproud', M.noScrewProtrudesIntoBore),
     ifFitted(H.newText, 'plugs', M.plugsOutPortsUsedOthers),
     ifFitted(H.newText, 'pads', M.glandPressedDownUntilCentring),
     ifFitted(H.newText, 'template', M.templateKeptToolsCassette),
     ELASTOMERS_LUBED,
-    item(H.on, 'slidon', M.slidSleeveLockRingNever),
+    done(H.on, 'slidon', M.slidSleeveLockRingNever),
   ]),
   ...cartridgeTail(setup),
 ];
@@ -147,14 +147,14 @@ const purged = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     repeatWord: COMMON.changed,
   },
   asked('assemble', M.assemble, M.throttleStatorPinsOutwardFlange, [
-    item(H.assemble, 'throttle', M.throttleHalvesRoundShaft),
-    item(H.assemble, 'pins', M.statorPinsOutward),
-    item(H.assemble, 'antirotation', M.statorsAntiRotationScrewsEntered),
-    item(H.assemble, 'flange', M.flangeAndCapHalvesOn),
-    item(H.assemble, 'sealant', M.thinSealantOneSideEach),
+    done(H.assemble, 'throttle', M.throttleHalvesRoundShaft),
+    done(H.assemble, 'pins', M.statorPinsOutward),
+    done(H.assemble, 'antirotation', M.statorsAntiRotationScrewsEntered),
+    done(H.assemble, 'flange', M.flangeAndCapHalvesOn),
+    done(H.assemble, 'sealant', M.thinSealantOneSideEach),
     item(H.assemble, 'boxface', M.boxFaceSealedORing, { note: true }),
     item(H.assemble, 'ports', M.inletGaugePortsNearHorizontal),
-    item(H.assemble, 'loose', M.looselyBolted),
+    done(H.assemble, 'loose', M.looselyBolted),
   ]),
   {
     id: 'centre',

@@ -3,7 +3,7 @@ import { M as H } from '../../engine/headings/messages.ts';
 import type { GateItem, StepDefinition } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
-import { asked, ifFitted, item } from '../../steps/questions.ts';
+import { asked, done, ifFitted, item } from '../../steps/questions.ts';
 import { anglesStep, glandAngleStep } from './angles.ts';
 import { M } from './messages.ts';
 import { driveScrews, gapsStep, glandBolts, jointScrews, oRingEnds, screwsOf, setScrews } from './parts.ts';
@@ -34,13 +34,13 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
     item(H.halves, 'shipping', M.noShippingSpacerLeftThose),
     item(H.halves, 'paired', M.halvesOneNumberSplitsClean),
     oRingEnds(setup, 'rotaryends', COMMON.rotary),
-    item(H.halves, 'grease', M.faceSplitsGreasedThinly),
+    done(H.halves, 'grease', M.faceSplitsGreasedThinly),
     item(H.halves, 'notproud', M.noScrewProtrudesIntoBore),
   ]),
   asked('rotary', M.rotaryHalves, M.roundShaftHalfTightSo, [
-    item(COMMON.rotary, 'gaskets', M.gasketsLieTheirGrooves),
-    item(COMMON.rotary, 'slides', M.halfTightSlides),
-    item(COMMON.rotary, 'setting', M.settingSpacersPressedAgainstBox),
+    done(COMMON.rotary, 'gaskets', M.gasketsLieTheirGrooves),
+    done(COMMON.rotary, 'slides', M.halfTightSlides),
+    done(COMMON.rotary, 'setting', M.settingSpacersPressedAgainstBox),
   ]),
   jointScrews('rotaryjoint', COMMON.jointScrews, M.alternatelySideAboutSheetsTorque),
   gapsStep(M.gapsSplits),
@@ -54,12 +54,12 @@ export const cartridgeSplit = (setup: SealSetup): StepDefinition<SealSetup>[] =>
     M.glandHalves,
     M.splitsSquareRotarysHeldSquare,
     [
-      item(H.gland, 'wiped', M.rotaryFaceWipedLintFree),
+      done(H.gland, 'wiped', M.rotaryFaceWipedLintFree),
       ifFitted(H.gland, 'springs', M.springsStandUpTheirPockets),
-      item(H.gland, 'facesplits', M.stationaryFaceSplitsGreasedThinly),
+      done(H.gland, 'facesplits', M.stationaryFaceSplitsGreasedThinly),
       oRingEnds(setup, 'stationaryends', COMMON.stationary),
-      item(H.gland, 'gaskets', M.glandGasketsGreasedTheirGrooves),
-      item(H.gland, 'round', M.halvesRoundShaftSettingTool),
+      done(H.gland, 'gaskets', M.glandGasketsGreasedTheirGrooves),
+      done(H.gland, 'round', M.halvesRoundShaftSettingTool),
       ...seenApart(setup, item(H.gland, 'square', M.glandSplitsSquareToFaces)),
     ],
     { closes: M.onceGlandRoundRotarySplits },
@@ -105,7 +105,7 @@ const spacerStep = (setup: SealSetup): StepDefinition<SealSetup> =>
     COMMON.holder,
     setup.spacer !== 'fastened' ? M.spacerDecidesWhereWholeSeal : M.spacersFastenedHolderRestBox,
     [
-      item(COMMON.holder, 'snug', M.holderSnugSlides),
+      done(COMMON.holder, 'snug', M.holderSnugSlides),
       ...(setup.spacer !== 'fastened'
         ? [
             item(COMMON.holder, 'touched', M.spacerBoreStepHoldersInboard, {
@@ -131,7 +131,7 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     item(H.halves, 'shipping', M.noShippingSpacerLeftThose),
     item(H.halves, 'paired', M.eachHalfOwnSplitsClean),
     item(H.halves, 'marks', M.ringsToldApart),
-    item(H.halves, 'grease', M.holderGasketsORingGland),
+    done(H.halves, 'grease', M.holderGasketsORingGland),
     item(H.halves, 'springs', M.springsSitTheirSlots),
   ]),
   spacerStep(setup),
@@ -146,16 +146,16 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   gapsStep(M.gapsHolder),
   asked('faces', COMMON.faces, M.rotaryORingShaftStationarys, [
     item(COMMON.faces, 'spacers', M.settingSpacersOutAfterJoint),
-    item(COMMON.faces, 'orings', M.oRingsOpenedClosedRound),
+    done(COMMON.faces, 'orings', M.oRingsOpenedClosedRound),
     ringClosed(setup, 'rotaryends', COMMON.rotary),
     ringClosed(setup, 'stationaryends', COMMON.stationary),
-    item(COMMON.faces, 'greased', M.bothFaceORingsGreased),
-    item(COMMON.faces, 'seams', M.ringJointsAwayFromFaceSplits),
-    item(COMMON.faces, 'drive', M.driveSlotPinMarks),
-    item(COMMON.faces, 'wiped', M.rotaryFaceStationaryFaceWiped),
-    item(COMMON.faces, 'pressed', M.rotaryPressedIntoHolderStationary),
+    done(COMMON.faces, 'greased', M.bothFaceORingsGreased),
+    done(COMMON.faces, 'seams', M.ringJointsAwayFromFaceSplits),
+    done(COMMON.faces, 'drive', M.driveSlotPinMarks),
+    done(COMMON.faces, 'wiped', M.rotaryFaceStationaryFaceWiped),
+    done(COMMON.faces, 'pressed', M.rotaryPressedIntoHolderStationary),
     item(COMMON.faces, 'felt', M.noStepFeltAcrossSplit),
-    ...seenApart(setup, item(COMMON.faces, 'apart', M.rotaryStationarySplitsApart)),
+    ...seenApart(setup, done(COMMON.faces, 'apart', M.rotaryStationarySplitsApart)),
   ]),
   angles(),
   asked(
@@ -163,7 +163,7 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     M.glandHalves,
     M.onlyAfterSplitsWereFelt,
     [
-      item(H.gland, 'gaskets', M.glandGasketsTheirGroovesEnds),
+      done(H.gland, 'gaskets', M.glandGasketsTheirGroovesEnds),
       ifFitted(H.gland, 'springs', M.springsStillTheirSlots),
       ...seenApart(setup, item(H.gland, 'square', M.glandSplitsSquareToStationary)),
       boltTabs(setup),
@@ -197,22 +197,22 @@ export const fullySplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
 /** Halves held by a clamp ring, set by mounting plates. */
 export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('unpack', M.onTheBench, M.partedOnBench, [
-    item(COMMON.bench, 'parted', M.partedEvenlySidesChanged),
+    done(COMMON.bench, 'parted', M.partedEvenlySidesChanged),
     item(COMMON.bench, 'faces', M.facesUpNothingTouches),
     ifFitted(COMMON.bench, 'soap', M.oRingsWettedWhatSheet),
     item(COMMON.oRings, 'rotaryrings', M.ringsMayProjectLittle({ which: COMMON.rotary })),
     item(COMMON.oRings, 'stationaryrings', M.ringsMayProjectLittle({ which: COMMON.stationary })),
   ]),
   asked('halves', M.halves, M.theirPinsRoundShaft, [
-    item(H.halves, 'pins', M.rotatingHalvesTheirPinsCollar),
-    item(H.halves, 'byhand', M.screwsByHandUntilFractureFelt),
+    done(H.halves, 'pins', M.rotatingHalvesTheirPinsCollar),
+    done(H.halves, 'byhand', M.screwsByHandUntilFractureFelt),
   ]),
   ...(screwsOf(setup) > 0 ? [driveScrews] : []),
   asked('joined', M.jointFelt, M.feelAcrossBothJoints, [item(H.halves, 'felt', M.jointFeltAcrossNoStep)], {
     standsOn: ['screws', 'halves'],
   }),
   asked('plates', COMMON.plates, M.platesBetweenRotorPumpFlange, [
-    item(COMMON.plates, 'in', M.bothMountingPlatesRotorPushed),
+    done(COMMON.plates, 'in', M.bothMountingPlatesRotorPushed),
     item(COMMON.plates, 'square', M.noLightBetweenPlatesRotor),
   ]),
   jointScrews('rotaryjoint', M.clampRingScrews, M.screwWasherFirstThenAlternately, {
@@ -227,7 +227,7 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
       item(COMMON.faces, 'platesout', M.platesOutCounted),
       item(COMMON.faces, 'felt', M.faceFeltAgainAcrossJoint),
       item(COMMON.faces, 'streaks', M.bothFacesWipedAlcoholLint),
-      item(COMMON.faces, 'lip', M.coversLipEasedPastRotor),
+      done(COMMON.faces, 'lip', M.coversLipEasedPastRotor),
     ],
     {
       caution: M.alcoholBurnsNoFlameNo,
@@ -235,11 +235,11 @@ export const clampSplit = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     },
   ),
   asked('stationary', M.stationaryHalves, M.joinedRoundShaftClearFlange, [
-    item(COMMON.stationary, 'joined', M.halvesJoinedTheirPinsEvenly),
+    done(COMMON.stationary, 'joined', M.halvesJoinedTheirPinsEvenly),
     item(COMMON.stationary, 'gap', M.gapFlangeRemainsWhileThey),
   ]),
   asked('drawin', M.draw, M.twoScrewsDrawUndoneAgain, [
-    item(H.draw, 'drawn', M.drawnTwoScrewsThenThese),
+    done(H.draw, 'drawn', M.drawnTwoScrewsThenThese),
     item(H.draw, 'vertical', M.supplyDrainPortsStandVertical),
   ]),
   glandBolts(M.flangeScrews2, M.crosswiseSheetsTorqueUntilNo, false, 'screw'),

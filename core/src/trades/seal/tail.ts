@@ -4,7 +4,7 @@ import type { Facts } from '../../engine/state.ts';
 import type { StepDefinition } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import { glandGaps, QUARTERS } from '../../steps/gland-gaps.ts';
-import { asked, ifFitted, item } from '../../steps/questions.ts';
+import { asked, done, ifFitted, item } from '../../steps/questions.ts';
 import { signature } from '../../steps/signature.ts';
 import { startOrder } from '../../steps/start-order.ts';
 import { portsStep } from './angles.ts';
@@ -43,8 +43,8 @@ export const impellerGate: StepDefinition<SealSetup> = {
   guide: M.everyAdjustmentImpellerMadeNow2,
   repeatWord: M.adjusted,
   items: [
-    item(COMMON.impeller, 'clipsin', M.clipsTemplateScrewedHome),
-    item(COMMON.impeller, 'screwsloose', M.setScrewsLooseSleeveFree),
+    done(COMMON.impeller, 'clipsin', M.clipsTemplateScrewedHome),
+    done(COMMON.impeller, 'screwsloose', M.setScrewsLooseSleeveFree),
     ifFitted(COMMON.impeller, 'assembled', M.pumpPutTogetherAgain),
     ifFitted(COMMON.impeller, 'adjusted', M.allImpellerAdjustmentsMade),
   ],
@@ -90,8 +90,8 @@ export const glandGapsStep = (setup: SealSetup): StepDefinition<SealSetup>[] =>
 
 /** Clips never come off with no screw snug: dog points and cup points by hand first. */
 export const snugStep: StepDefinition<SealSetup> = asked('snug', M.screwsSnug, M.handShortLegKeyBefore, [
-  item(H.snug, 'dogs', M.everyDogPointSnugHand),
-  item(H.snug, 'cups', M.everyCupPointSnugHand),
+  done(H.snug, 'dogs', M.everyDogPointSnugHand),
+  done(H.snug, 'cups', M.everyCupPointSnugHand),
 ]);
 
 /** Clips out, counted and kept. */
@@ -102,7 +102,7 @@ export const clipsStep = (setup: SealSetup): StepDefinition<SealSetup> =>
     M.oneLeftStopsStart,
     [
       item(H.clips, 'off', M.allClipsTemplateOutCounted),
-      item(H.clips, 'kept', M.clipsKeptMachineTheyNeeded),
+      done(H.clips, 'kept', M.clipsKeptMachineTheyNeeded),
       ifFitted(H.clips, 'cord', M.pullCordWhereThereOne),
     ],
     setup.tail === 'clips-first'
@@ -172,7 +172,7 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     [
       item(COMMON.pipes, 'ports', M.portsLookedOnceMoreRight),
       ifFitted(COMMON.pipes, 'connected', M.flushQuenchBarrierConnectedWithout),
-      ...(setup.family === 'purged' ? [] : [item(COMMON.pipes, 'vented', M.boxVentedFilled)]),
+      ...(setup.family === 'purged' ? [] : [done(COMMON.pipes, 'vented', M.boxVentedFilled)]),
     ],
     { standsOn: ['handturn', 'breakaway'] },
   ),

@@ -58,16 +58,19 @@ const lockItems = (setup: SleeveSetup): GateItem[] => {
 const onShaft = (setup: SleeveSetup, travel: Text): GateItem[] => [
   {
     id: 'film-bore',
+    act: true,
     group: H.film,
     ask: setup.filmBore === 'oiled' ? M.sleevesBoreShaftLightFilm : M.sleevesBoreShaftDryWiped,
   },
   {
     id: 'film-taper',
+    act: true,
     group: H.film,
     ask: setup.filmTaper === 'oiled' ? M.sleevesTaperBearingLightFilm : M.sleevesTaperBearingDryWiped,
   },
   {
     id: 'startback',
+    act: true,
     group: H.place,
     ask: M.setBackFromFinalPlace({ travel }),
   },
@@ -84,10 +87,10 @@ const fitGate = gateAsking<SleeveSetup>(
 /** A plate or a clip holds the nut until it is off. */
 const lockOff = (setup: SleeveSetup): GateItem[] =>
   setup.lock?.by === 'plate' || setup.lock?.by === 'clip' || setup.driveUp?.twoNuts
-    ? [{ id: 'lockoff', group: COMMON.lock, ask: M.lockPlateClipsOff }]
+    ? [{ id: 'lockoff', act: true, group: COMMON.lock, ask: M.lockPlateClipsOff }]
     : [];
 const SLIDES: GateItem[] = [
-  { id: 'open', group: H.sleeve, ask: M.sleeveFullyOpenNutBack },
+  { id: 'open', act: true, group: H.sleeve, ask: M.sleeveFullyOpenNutBack },
   {
     id: 'slides',
     group: H.sleeve,
@@ -174,7 +177,7 @@ const byAngle = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
     loop: true,
     again: true,
     items: [
-      { id: 'marked', group: H.zero, ask: M.nutFaceMarkedLineSleeves },
+      { id: 'marked', act: true, group: H.zero, ask: M.nutFaceMarkedLineSleeves },
       { id: 'stayed', group: H.zero, ask: M.unitHasNotShiftedFrom },
     ],
   },
@@ -205,16 +208,16 @@ export const twoNutsStep = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] =
             { id: 'told', group: H.twoNuts, ask: M.mountNutToldFromDismount },
             ...lockOff(setup),
             { id: 'seals', group: H.twoNuts, ask: M.outerSealsOffBothNuts, kind: 'machine' },
-            { id: 'scribed', group: H.twoNuts, ask: M.bothNutsScribedSleeve },
+            { id: 'scribed', act: true, group: H.twoNuts, ask: M.bothNutsScribedSleeve },
           ],
         },
       ]
     : [];
 
 const TWO_NUTS: GateItem[] = [
-  { id: 'loose', group: H.twoNuts, ask: M.dismountNutBackTwoTurns },
-  { id: 'freed', group: H.twoNuts, ask: M.nutFaceTappedSoftMallet, remedy: M.driveNutBackOneTurn },
-  { id: 'snug', group: H.twoNuts, ask: M.mountNutSnugAgain },
+  { id: 'loose', act: true, group: H.twoNuts, ask: M.dismountNutBackTwoTurns },
+  { id: 'freed', act: true, group: H.twoNuts, ask: M.nutFaceTappedSoftMallet, remedy: M.driveNutBackOneTurn },
+  { id: 'snug', act: true, group: H.twoNuts, ask: M.mountNutSnugAgain },
 ];
 
 /** School C: hydraulic nut. */
@@ -241,9 +244,10 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
         group: COMMON.pump,
         ask: M.nutOneSleevePistonArea,
       },
-      { id: 'bled', group: COMMON.pump, ask: M.pistonFullyAirBledHose },
+      { id: 'bled', act: true, group: COMMON.pump, ask: M.pistonFullyAirBledHose },
       {
         id: 'dial',
+        act: true,
         group: COMMON.pump,
         ask: M.dialSetSquareWholeTravel,
       },
@@ -268,9 +272,10 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
     again: true,
     items: [
       { id: 'released', group: COMMON.pump, ask: COMMON.pumpReleasedGaugeShowsNothing },
-      { id: 'returned', group: COMMON.pump, ask: M.nutTurnedSnugSoOil },
+      { id: 'returned', act: true, group: COMMON.pump, ask: M.nutTurnedSnugSoOil },
       {
         id: 'plugged',
+        act: true,
         group: COMMON.pump,
         ask: M.hoseOffPortPluggedPlug,
       },
@@ -284,6 +289,7 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
       ? [
           {
             id: 'dismountnut',
+            act: true,
             group: COMMON.lock,
             ask: M.dismountNutSnugBackFirst,
           },
@@ -292,6 +298,7 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
     // The last turn to the lock is what raises them.
     {
       id: 'burrs',
+      act: true,
       group: COMMON.rim,
       ask: M.burrsNutsRimFiledAfter,
     },

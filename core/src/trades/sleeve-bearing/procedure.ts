@@ -69,10 +69,11 @@ const safe = (setup: SleeveSetup) =>
       },
       {
         id: 'parts',
+        act: true,
         group: COMMON.kit,
         ask: M.bearingSleeveNutNewLock,
       },
-      { id: 'tools', group: COMMON.kit, ask: TOOLS[schoolOf(setup)] },
+      { id: 'tools', act: true, group: COMMON.kit, ask: TOOLS[schoolOf(setup)] },
       {
         id: 'preservative',
         group: COMMON.kit,
@@ -87,6 +88,7 @@ const safe = (setup: SleeveSetup) =>
       },
       {
         id: 'clean',
+        act: true,
         group: COMMON.kit,
         ask: M.shaftSleeveBoreHousingClean,
       },

@@ -9,7 +9,7 @@ import { CLOSING_STANDS_ON } from '../../steps/bearing/stands-on.ts';
 import { boltsStep } from '../../steps/bolts.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { gate } from '../../steps/gate.ts';
-import { ifFitted, item } from '../../steps/questions.ts';
+import { done, ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, safeStep } from '../../steps/safe-step.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
 import { axialPlace } from './axial-place.ts';
@@ -30,16 +30,19 @@ const safe = safeStep(COMMON.safeComplete, [
   { id: 'protected', group: H.safe, ask: COMMON.eyeProtectionGlovesBoots },
   {
     id: 'parts',
+    act: true,
     group: COMMON.kit,
     ask: M.raceRingsCageOuterRace,
   },
   {
     id: 'screws',
+    act: true,
     group: COMMON.kit,
     ask: M.screwsCountedLostOneReplaced,
   },
   {
     id: 'tools',
+    act: true,
     group: COMMON.kit,
     ask: M.feelersSoftMalletTorqueWrench,
   },
@@ -138,8 +141,8 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         remedy: M.slideRaceAlong,
       }),
       setup.gaugeSchool === 'gauge-in'
-        ? item(H.place, 'held', M.clampScrewsNippedUpCage)
-        : item(H.place, 'held', M.gaugeOutClampScrewsNipped),
+        ? done(H.place, 'held', M.clampScrewsNippedUpCage)
+        : done(H.place, 'held', M.gaugeOutClampScrewsNipped),
     ],
   };
   return {
@@ -155,7 +158,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: M.baseHalfPlaceLooseLower,
         items: [
           ifFitted(COMMON.pedestal, 'boss', M.askedFirstWhichSideMust),
-          item(COMMON.pedestal, 'loose', M.baseHalfPlaceBoltsLoose),
+          done(COMMON.pedestal, 'loose', M.baseHalfPlaceBoltsLoose),
           item(COMMON.pedestal, 'up', M.shaftLittleUpHeldRoom),
         ],
       },
@@ -198,7 +201,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         repeatWord: COMMON.setAnew,
         items: [
           item(COMMON.rings, 'ringsequal', M.ringGapsEqual),
-          item(COMMON.rings, 'apart', M.ringJointsApart({ clampOffset: setup.clampOffsetDeg ?? 90 })),
+          done(COMMON.rings, 'apart', M.ringJointsApart({ clampOffset: setup.clampOffsetDeg ?? 90 })),
           ifFitted(COMMON.rings, 'lips', M.lipsRingsFaceInward),
           item(COMMON.rings, 'feelerout', M.feelerHeldRaceGapOut),
         ],
@@ -219,8 +222,8 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         kind: gate,
         guide: M.raceRollersGreasedCageHalves,
         items: [
-          item(COMMON.cage, 'greased', M.raceRollersGreased),
-          item(COMMON.cage, 'joined', M.cageHalvesJoinedClipsTabs),
+          done(COMMON.cage, 'greased', M.raceRollersGreased),
+          done(COMMON.cage, 'joined', M.cageHalvesJoinedClipsTabs),
           item(COMMON.cage, 'turns', M.firstTurnCageTurnsRace, {
             remedy: M.cageOffClipsRollersLooked,
           }),
@@ -243,10 +246,10 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
             'film',
             setup.film === 'oil' ? M.sphericalSeatLightlyOiled : M.sphericalSeatAntiSeizeAs,
           ),
-          item(COMMON.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
+          done(COMMON.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
           ifFitted(COMMON.cartridge, 'path', M.greasePathProvedAgainFresh),
           ...SEALS[setup.seals ?? 'labyrinth'],
-          item(COMMON.cartridge, 'upper', M.upperHalfLubricationPortTop),
+          done(COMMON.cartridge, 'upper', M.upperHalfLubricationPortTop),
         ],
       },
       {
@@ -258,7 +261,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         items: [
           item(H.load, 'nogap', M.noGapCartridgeJoints),
           item(H.load, 'lowered', M.shaftLoweredIntoPedestalSupport),
-          item(H.load, 'cap', M.capMarksDowelsGapJoint),
+          done(H.load, 'cap', M.capMarksDowelsGapJoint),
         ],
       },
       {
@@ -274,8 +277,8 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         itemsFirst: true,
         guide: M.justClosedShaftTurnedSo,
         items: [
-          item(H.cap, 'closed', M.capBoltsJustClosedNo),
-          item(
+          done(H.cap, 'closed', M.capBoltsJustClosedNo),
+          done(
             H.cap,
             'turned',
             setup.aligned === 'power' ? M.thirdTurnSlowlyPowerUnder : M.thirdTurnSeveralSlowTurns,

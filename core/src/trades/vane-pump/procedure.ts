@@ -5,7 +5,7 @@ import { COMMON } from '../../message/common/messages.ts';
 import type { Text } from '../../message/message.ts';
 import { expr } from '../../message/message.ts';
 import { boltsStep } from '../../steps/bolts.ts';
-import { asked, ifFitted, item } from '../../steps/questions.ts';
+import { asked, done, ifFitted, item } from '../../steps/questions.ts';
 import { assemblyStep } from '../../steps/rebuild/assembly.ts';
 import { handTurnStep } from '../../steps/rebuild/hand-turn.ts';
 import { tagStep } from '../../steps/rebuild/part-tags.ts';
@@ -29,7 +29,7 @@ const safe = (setup: VanePumpSetup) =>
     item(H.safe, 'gas', M.noFlammableHarmfulVapourMeasured),
     item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
     ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
-    item(COMMON.kit, 'kit', M.seatsRingsGreaseSealsO),
+    done(COMMON.kit, 'kit', M.seatsRingsGreaseSealsO),
     ...(setup.fixtures === 'none' ? [] : [ifFitted(COMMON.kit, 'tools', M.guardRingShaftGuardGuide)]),
   ]);
 
@@ -121,12 +121,12 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
               at('shimskept'),
               M.capOff({ side }),
               M.capOffSquareShimsCounted,
-              [item(COMMON.shims, 'together', M.boltsCapShimsKeptTogether)],
+              [done(COMMON.shims, 'together', M.boltsCapShimsKeptTogether)],
               { closes: M.mixedOtherSidesNobodyCan },
             ),
         asked(at('thrustoff'), M.thrustPartsOff({ side }), M.theirOrderLaidOutAs, [
-          item(H.thrust, 'order', M.washerNeedleCageWasherRing),
-          item(H.thrust, 'state', M.rollersTracksRingWearColour, { note: true }),
+          done(H.thrust, 'order', M.washerNeedleCageWasherRing),
+          item(H.thrust, 'state', M.rollersTracksRingWearColour, { mayNote: COMMON.whatSeen }),
         ]),
       ];
   return [
@@ -136,14 +136,14 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       M.headOff({ side }),
       M.jackedOffOwnHolesSquare,
       [
-        item(H.head, 'jacked', M.jackingBoltsTurnedEvenlyLittle),
+        done(H.head, 'jacked', M.jackingBoltsTurnedEvenlyLittle),
         item(H.head, 'shaft', M.nothingTouchedShaft, {
           remedy: M.lookLampScratchUnderO,
         }),
-        item(H.head, 'together', M.oldGreaseSealSeatTapped),
-        item(H.head, 'rotaryoff', M.oldRotatingRingOff),
-        item(H.head, 'headring', M.oldHeadRingOff),
-        item(H.head, 'bore', M.boreCleanedNoLeadChamfer),
+        done(H.head, 'together', M.oldGreaseSealSeatTapped),
+        done(H.head, 'rotaryoff', M.oldRotatingRingOff),
+        done(H.head, 'headring', M.oldHeadRingOff),
+        done(H.head, 'bore', M.boreCleanedNoLeadChamfer),
       ],
       { caution: M.headHeavyGearTwoPeople },
     ),
@@ -153,32 +153,32 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       M.greaseSealFirstThenSeat,
       [
         ifFitted(COMMON.greaseSeal, 'greaseseal', M.greaseSealFlatSideDown),
-        item(COMMON.seat, 'oiled', M.seatORingGenerouslyOiled),
-        item(COMMON.seat, 'smooth', M.smoothSideUp, {
+        done(COMMON.seat, 'oiled', M.seatORingGenerouslyOiled),
+        done(COMMON.seat, 'smooth', M.smoothSideUp, {
           remedy: M.otherWayRingRunsRough,
         }),
-        item(
+        done(
           COMMON.seat,
           'guard',
           s.fixtures === 'none' ? M.cleanClothBetweenHandSeat : M.guardRingToolNothingBut,
         ),
-        item(COMMON.seat, 'hands', M.pushedHandsAloneUntilSnapped, {
+        done(COMMON.seat, 'hands', M.pushedHandsAloneUntilSnapped, {
           remedy: M.hammeredPressedCracksWhereCannot,
         }),
         item(COMMON.seat, 'looked', M.lookedAfterwardsAllRoundLevel),
-        item(H.head, 'ring', M.headFaceCleanNewO),
+        done(H.head, 'ring', M.headFaceCleanNewO),
       ],
       { closes: M.onceHeadSeatCannotSeen },
     ),
     together('rotary', M.rotatingRing, M.shaftCleanOiledDrivePin, [
-      item(COMMON.shaft, 'clean', M.shaftCleanDressedOiled),
-      item(COMMON.shaft, 'pin', M.drivePinKeyway12Oclock),
-      item(H.ring, 'retainer', M.retainerNotchDrivePin, {
+      done(COMMON.shaft, 'clean', M.shaftCleanDressedOiled),
+      done(COMMON.shaft, 'pin', M.drivePinKeyway12Oclock),
+      done(H.ring, 'retainer', M.retainerNotchDrivePin, {
         remedy: M.besidePinNotDrivenRing,
       }),
-      item(H.ring, 'oring', M.oRingRotatingRingsBack),
-      item(H.ring, 'notches', M.notchesSitRetainersGuides),
-      item(H.ring, 'faces', M.bothFacesWipedLastUntouched),
+      done(H.ring, 'oring', M.oRingRotatingRingsBack),
+      done(H.ring, 'notches', M.notchesSitRetainersGuides),
+      done(H.ring, 'faces', M.bothFacesWipedLastUntouched),
     ]),
     together(
       'headon',
@@ -188,8 +188,8 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
         ...(s.fixtures === 'none'
           ? []
           : [
-              item(H.head, 'guard', M.shaftGuardBeforeHead),
-              item(H.head, 'rods', M.twoGuideRodsOppositeHoles),
+              done(H.head, 'guard', M.shaftGuardBeforeHead),
+              done(H.head, 'rods', M.twoGuideRodsOppositeHoles),
             ]),
         item(H.head, 'weep', M.weepHole({ weep: weep(s) }), {
           remedy: M.offRoundElsewhereLeakFills,
@@ -197,7 +197,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
         item(H.head, 'jackout', M.jackingBoltsOutTheirHoles, {
           remedy: M.outThemTheyHoldHead,
         }),
-        item(H.head, 'slid', s.fixtures === 'none' ? M.slidHandHomeAllRound : M.slidOverRodsHandHome),
+        done(H.head, 'slid', s.fixtures === 'none' ? M.slidHandHomeAllRound : M.slidOverRodsHandHome),
       ],
       { closes: M.onceHeadHomeFacesCannot },
     ),
@@ -220,7 +220,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
       : [
           together('thrust', M.thrustParts2, M.guardOffAfterTorqueThen, [
             ...(s.fixtures === 'none' ? [] : [item(H.thrust, 'off', M.shaftGuardOff)]),
-            item(H.thrust, 'parts', M.ringWasherNeedleCageWasher),
+            done(H.thrust, 'parts', M.ringWasherNeedleCageWasher),
           ]),
           ...(shimsByFloat(s)
             ? [
@@ -242,11 +242,11 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
                 items: [HEAP_ITEM],
               }
             : asked(at('shimsback'), M.sameShimsBack({ side }), M.sameShimsLinedUpTwo, [
-                item(COMMON.shims, 'same', M.sameShimsAsCameOff),
+                done(COMMON.shims, 'same', M.sameShimsAsCameOff),
               ]),
           together('cap', M.cap2, M.overShimsNippleWhereGrease, [
             ifFitted(H.cap, 'nipple', M.nipple({ nipple: nipple(s) })),
-            item(H.cap, 'lined', M.shimsLinedUpTwoBolts),
+            done(H.cap, 'lined', M.shimsLinedUpTwoBolts),
           ]),
           drawn(
             at('capbolts'),
@@ -302,7 +302,7 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
           remedy: M.freeRenewBeforeAnyGrease,
         }),
         ifFitted(COMMON.grease, 'nipple', M.nippleWipedClean),
-        item(COMMON.grease, 'slowly', M.greasedSlowlyStoppedAsRelief),
+        done(COMMON.grease, 'slowly', M.greasedSlowlyStoppedAsRelief),
       ]),
       {
         ...asked(
@@ -319,9 +319,7 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
             }),
             ...(light ? [item(COMMON.start, 'vapour', M.filledVapourFirstSlowlyLiquid)] : []),
             item(COMMON.start, 'slow', M.pressureLetSlowlyNoDrop),
-            item(COMMON.start, 'runs', M.runsWithoutNewNoiseWeep, {
-              note: true,
-            }),
+            item(COMMON.start, 'runs', M.runsWithoutNewNoiseWeep, { mayNote: COMMON.whatSeen }),
           ],
           {
             inOrder: true,

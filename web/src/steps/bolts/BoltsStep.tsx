@@ -18,7 +18,7 @@ type Props = {
   choice: GaugeChoice;
   onTick: (tick: Tick) => Promise<Text | null>;
   /** Null where each bolt is to be told: at a practice bench, where the pulling is what is practised. */
-  onPass: ((told: ToldPass) => Promise<Text | null>) | null;
+  onPass: ((told: readonly ToldPass[], on: boolean) => Promise<Text | null>) | null;
   /** Questions that come before the wrench, or after it. */
   questions: ReactNode;
   questionsFirst: boolean;

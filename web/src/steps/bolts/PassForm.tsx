@@ -11,7 +11,19 @@ import { useSay, useSettings, Words } from '../../ui/settings.tsx';
 import { M } from './messages.ts';
 import type { ToldPass } from './told.ts';
 import { WrenchField, WrenchHelp } from './WrenchField.tsx';
+import { useShowsWholePass, WHOLE_PASS } from './whole-pass.ts';
 import { useWrenchAt } from './wrench-at.ts';
+
+/** The passes from the one at hand to the full torque, each with what is left of it; none where something still fills a hole. */
+function through(values: BoltValues): Array<{ pass: number; bolts: number[]; torqueNm: number | null }> {
+  const { next, held } = values;
+  if (!next || (held && held.filled.length > 0)) return [];
+  return values.passes.flatMap((p, i) =>
+    i < next.pass || p.kind === 'round'
+      ? []
+      : [{ pass: i, bolts: i === next.pass ? openIn(values, i) : [...p.order], torqueNm: p.torqueNm }],
+  );
+}
 
 /** What is left of a pass, in its order: tightened, and told by one touch. */
 export function PassForm({
@@ -22,7 +34,8 @@ export function PassForm({
 }: {
   values: BoltValues;
   choice: GaugeChoice;
-  onPass: (told: ToldPass) => Promise<Text | null>;
+  /** `on`: and the step is passed, since nothing comes after this pass. */
+  onPass: (told: readonly ToldPass[], on: boolean) => Promise<Text | null>;
   onSingly: () => void;
 }) {
   const say = useSay();
@@ -31,37 +44,56 @@ export function PassForm({
   const at = useWrenchAt(next?.torqueNm ?? null);
   const [fault, setFault] = useState<Text | null>(null);
   const form = useRef<HTMLFormElement>(null);
+  useShowsWholePass();
   useEffect(() => takeCaret(form.current?.querySelector<HTMLElement>('[data-pass-told]') ?? null), []);
   const pass = next ? values.passes[next.pass] : null;
   if (!next || !pass) return null;
   const left = openIn(values, next.pass);
   const round = pass.kind === 'round';
 
-  const tell = async (moved: boolean) => {
+  const tell = async (moved: boolean, on = false) => {
     const torque = at.read();
     if ('message' in torque) return setFault(torque.message);
     const instrument = next.torqueNm === null ? byHand(say) : choice.gauge;
     if (!instrument)
       return setFault(say(M.noWrenchReaches({ torque: formatTorque(next.torqueNm ?? 0, unit) })));
     setFault(
-      await onPass({
-        pass: next.pass,
-        bolts: left,
-        torqueNm: torque.nm,
-        instrument,
-        ...(moved ? { moved } : {}),
-      }),
+      await onPass(
+        [{ pass: next.pass, bolts: left, torqueNm: torque.nm, instrument, ...(moved ? { moved } : {}) }],
+        on,
+      ),
+    );
+  };
+  // Whoever has the wrench on the bolts does not put it down between the passes: told when the last of them is done.
+  const toFull = through(values);
+  const tellAll = async () => {
+    const instrument = choice.gauge;
+    if (!instrument)
+      return setFault(say(M.noWrenchReaches({ torque: formatTorque(toFull.at(-1)?.torqueNm ?? 0, unit) })));
+    setFault(
+      await onPass(
+        toFull.map((p) => ({
+          pass: p.pass,
+          bolts: p.bolts,
+          torqueNm: p.torqueNm ?? 0,
+          instrument: p.torqueNm === null ? byHand(say) : instrument,
+        })),
+        false,
+      ),
     );
   };
   const submit = (e: FormEvent) => {
     e.preventDefault();
-    void tell(false);
+    // The button under the sheet tells the pass and goes on.
+    const by = (e.nativeEvent as SubmitEvent).submitter;
+    void tell(false, by?.hasAttribute('data-pass-step') ?? false);
   };
   return (
     <form
       ref={form}
       onSubmit={submit}
       noValidate
+      id={WHOLE_PASS}
       className="flex flex-col gap-2"
       data-whole-pass={next.pass}
       data-pass={next.pass}
@@ -87,6 +119,16 @@ export function PassForm({
                 : M.allTight({ count: left.length }),
           )}
         </Button>
+        {toFull.length > 1 && (
+          <Button className="min-h-14" onClick={() => void tellAll()} data-passes-told={toFull.length}>
+            {say(
+              M.allPassesTold({
+                count: toFull.length,
+                torque: formatTorque(toFull.at(-1)?.torqueNm ?? 0, unit),
+              }),
+            )}
+          </Button>
+        )}
         {round && (
           <Button className="min-h-14" onClick={() => void tell(true)} data-some-moved>
             {say(M.someMoved)}

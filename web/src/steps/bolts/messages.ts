@@ -7,6 +7,7 @@ export const M = defineMessages('page.steps.bolts', en, {
   moved: { round: 'count' },
   allCheckedNoneMoved: { count: 'count' },
   allHandTight: { count: 'count' },
+  allPassesTold: { count: 'count', torque: 'text' },
   allTight: { count: 'count' },
   tightenInThisOrder: { one: ['bolt', 'screw', 'nut'] },
 });

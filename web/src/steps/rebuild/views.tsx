@@ -19,8 +19,23 @@ export const rebuildViews: StepView[] = [
     ),
   }),
   view(partTags, {
-    Body: ({ values, open, onAnswer }) => (
-      <PartTags values={values} open={open} onTag={(part, tag) => onAnswer(part, 'yes', tag)} />
+    Body: ({ values, open, onAnswer, job, step }) => (
+      <PartTags
+        values={values}
+        open={open}
+        onTag={(part, tag) => onAnswer(part, 'yes', tag)}
+        onTags={
+          job.practice
+            ? null
+            : (parts, tag) =>
+                void job.actAll(
+                  parts.map((item) => ({
+                    type: 'gate.answered' as const,
+                    data: { step: step.id, item, answer: 'yes' as const, note: tag },
+                  })),
+                )
+        }
+      />
     ),
   }),
   view(lipSeals, {

@@ -11,12 +11,14 @@ import { M } from './messages.ts';
 type Props = {
   values: ShimCountValues;
   open: boolean;
+  /** The heap that is wanted may be told by one touch: not at a practice job, where counting is practised. */
+  quick: boolean;
   /** The heap as it was counted. */
   onCount(heap: number[]): void;
 };
 
 /** Shims counted into heaps by thickness: a field a thickness, the heap that is wanted beside it, both as piles. */
-export function ShimCount({ values: v, open, onCount }: Props) {
+export function ShimCount({ values: v, open, quick, onCount }: Props) {
   const say = useSay();
   const { unit } = useSettings();
   const kept = v.wanted === null ? v.off : v.on;
@@ -76,7 +78,19 @@ export function ShimCount({ values: v, open, onCount }: Props) {
           </div>
         ))}
         {open && (
-          <div className="pt-4">
+          <div className="flex flex-wrap gap-3 pt-4">
+            {quick && v.wanted !== null && v.on === null && texts.every((t) => t === '') && (
+              <Button
+                weight="solid"
+                onClick={() => {
+                  setTexts(v.wanted?.map(String) ?? texts);
+                  onCount([...(v.wanted ?? [])]);
+                }}
+                data-as-wanted
+              >
+                {say(M.countedAsWanted({ heap: v.wanted.join(' · ') }))}
+              </Button>
+            )}
             <Button type="submit" weight="solid">
               {say(M.counted)}
             </Button>

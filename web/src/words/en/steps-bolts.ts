@@ -3,6 +3,7 @@ export const en = {
   noWrenchReaches: 'No wrench here reaches {torque}. Choose “Not listed” and name your wrench.',
   allCheckedNoneMoved: 'All {count} checked, none moved',
   allHandTight: 'All {count} hand tight',
+  allPassesTold: 'All {count} passes done, to {torque}',
   allTight: 'All {count} tight',
   oneAtATime: 'One at a time',
   someMoved: 'Some moved',

@@ -1,5 +1,6 @@
 /** What the pages of trades/vane-pump say, in ICU MessageFormat. */
 export const en = {
+  countedAsWanted: 'Counted: {heap}, as wanted',
   cameOff: 'came off',
   counted: 'Counted',
   goesBack: 'goes back',

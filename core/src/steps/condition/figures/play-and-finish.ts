@@ -23,8 +23,8 @@ const MID = 132;
 /** Push and pull at the shaft's end, release and lift beside the seal: where the gauge stands and which way it goes. */
 export function playFigure({ values: v, place }: { values: PlayStepValues; place: string | undefined }) {
   const act = playKey.read(place)?.act;
-  const end = act === 'end/push' || act === 'end/pull';
-  const radial = act === 'radial/rest' || act === 'radial/lift';
+  const end = act?.startsWith('end/') ?? false;
+  const radial = act?.startsWith('radial/') ?? false;
   const way = act?.split('/')[1];
   const say = (mm: number | null) => (mm === null ? '…' : num(mm));
   const arrow = (x: number, y: number, dx: number, dy: number) =>
@@ -49,7 +49,7 @@ export function playFigure({ values: v, place }: { values: PlayStepValues; place
     ]),
     group({ opacity: end ? 0.35 : 1 }, [
       dialGauge({ x: 500, y: MID - 40, deg: 0 }),
-      radial && (way === 'lift' ? arrow(520, MID + 100, 0, -52) : arrow(520, MID + 48, 0, 52)),
+      radial && (way === 'rest' ? arrow(520, MID + 48, 0, 52) : arrow(520, MID + 100, 0, -52)),
     ]),
     digits(
       { x: 690, y: MID + 44, anchor: 'end', tone: end ? 'brass' : 'ink', size: 17, strong: true },

@@ -171,7 +171,7 @@ export const en = {
   retainerNotchDrivePin: 'Retainer on, its notch on the drive pin.',
   retainersNotchBesidePin: 'retainer notch off its pin',
   ringWasherNeedleCageWasher: 'Ring, washer, needle cage, washer in, greased.',
-  rollersTracksRingWearColour: 'Rollers, tracks and ring: what wear, colour, dents?',
+  rollersTracksRingWearColour: 'Rollers, tracks and ring free of wear, colour and dents.',
   rotatingRing: 'Rotating ring',
   rotatingRing2: 'rotating ring',
   runsOpeningsClosedLightOil: 'Pump running; or openings closed and light oil inside.',
