@@ -1,7 +1,7 @@
 import { COMMON } from '@fulcrant/core/messages';
 import { useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect } from 'react';
-import { Navigate, Outlet, ScrollRestoration } from 'react-router';
+import { Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
 import { useGreeting } from './data/plant.ts';
 import { keepSentEvents } from './data/sent-events.ts';
 import { useSession } from './data/session.tsx';
@@ -13,8 +13,12 @@ import { useSay } from './ui/settings.tsx';
 
 /** What stands on the sheet is for those who are signed in; without network the last sign-in here holds. */
 export function SignedIn() {
-  const { person } = useSession();
-  return person ? <Outlet /> : <Navigate to="/sign-in" replace />;
+  const say = useSay();
+  const { person, asking } = useSession();
+  const { pathname, search } = useLocation();
+  if (person) return <Outlet />;
+  if (asking) return <Loading what={say(COMMON.fulcrant)} />;
+  return <Navigate to="/sign-in" replace state={{ to: `${pathname}${search}` }} />;
 }
 
 /** A demo plant says so on every page. */

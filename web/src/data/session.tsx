@@ -9,6 +9,8 @@ import { keepHow } from './signed-by.ts';
 
 type Session = {
   person: Person | null;
+  /** Nobody is known here, and the server has not answered yet whose sign-in this device holds. */
+  asking: boolean;
   /** The plant this device works at, as it was told last; null until it is known. */
   plant: Plant | null;
   /** True where the server said this sign-in is over, while the person is still known here. */
@@ -42,6 +44,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
   const [person, setPerson] = useState<Person | null>(() => remembered<Person>(KEY));
   const [plant, setPlant] = useState<Plant | null>(() => remembered<Plant>(PLANT_KEY));
   const [stale, setStale] = useState(false);
+  const [asking, setAsking] = useState(true);
   const client = useQueryClient();
 
   const remember = useCallback((p: Person | null) => {
@@ -65,14 +68,17 @@ export function SessionProvider({ children }: { children: ReactNode }) {
     photosMayGo(person !== null);
   }, [person]);
   useEffect(() => {
-    call<Answer>('GET', '/api/session').then(welcome, (error: unknown) => {
-      if (error instanceof ApiFault && error.status === 401) setStale(true);
-    });
+    void call<Answer>('GET', '/api/session')
+      .then(welcome, (error: unknown) => {
+        if (error instanceof ApiFault && error.status === 401) setStale(true);
+      })
+      .finally(() => setAsking(false));
   }, [welcome]);
 
   const value = useMemo<Session>(
     () => ({
       person,
+      asking: asking && person === null,
       plant,
       stale,
       async signIn(name, password, code) {
@@ -103,7 +109,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
         client.clear();
       },
     }),
-    [person, plant, stale, remember, welcome, client],
+    [person, asking, plant, stale, remember, welcome, client],
   );
   return <Context value={value}>{children}</Context>;
 }

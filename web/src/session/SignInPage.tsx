@@ -1,7 +1,7 @@
 import { ROLE_SAID } from '@fulcrant/core/api';
 import { COMMON } from '@fulcrant/core/messages';
 import { type FormEvent, useState } from 'react';
-import { Link, Navigate, useNavigate } from 'react-router';
+import { Link, Navigate, useLocation, useNavigate } from 'react-router';
 import { type Faults, faultsOf } from '../data/asked.ts';
 import { useGreeting } from '../data/plant.ts';
 import { useQueue } from '../data/queue.ts';
@@ -21,6 +21,12 @@ export function SignInPage() {
   const { waiting } = useQueue();
   const greeting = useGreeting();
   const go = useNavigate();
+  // Where somebody wanted to go before he was asked who he is.
+  const state: unknown = useLocation().state;
+  const wanted =
+    typeof state === 'object' && state !== null && 'to' in state && typeof state.to === 'string'
+      ? state.to
+      : '/';
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   // Asked only of who has a second factor, and only once the password was right.
@@ -35,7 +41,7 @@ export function SignInPage() {
   const enter = async (who: string, secret: string) => {
     try {
       await signIn(who, secret, code?.trim() || undefined);
-      await go('/');
+      await go(wanted);
     } catch (error) {
       const told = faultsOf(error, M.noConnectionServerEntriesAlready);
       setFaults(told);
