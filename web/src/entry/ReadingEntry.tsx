@@ -2,7 +2,17 @@ import { measuredAt, type Place } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
 import { type LengthUnit, measured } from '@fulcrant/core/units';
 import { Keyboard } from 'lucide-react';
-import { type FormEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef, useState } from 'react';
+import {
+  type FormEvent,
+  type ReactNode,
+  useCallback,
+  useEffect,
+  useId,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { createPortal } from 'react-dom';
 import { portFor } from '../data/feed.ts';
 import { takeCaret } from '../ui/caret.ts';
@@ -10,6 +20,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { Keypad } from '../ui/Keypad.tsx';
 import { useKeys } from '../ui/keys.ts';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
+import { useLatest } from '../ui/use-latest.ts';
 import { FeedBar } from './FeedBar.tsx';
 import { GaugePicker } from './GaugePicker.tsx';
 import type { GaugeChoice } from './gauge-choice.ts';
@@ -87,22 +98,38 @@ export function ReadingEntry(props: Props) {
 
   const near = text === '' ? touchesNear(place, gauge, props.lastMm ?? null, unit) : [];
   const shown = fault ?? (value !== null ? refusal : null);
+  // What stays the same from key to key is not drawn anew at each: the echo comes within the frame.
+  const latest = useLatest({ type, text, take });
+  const onTake = useCallback(() => latest.current.take(), [latest]);
+  const onKey = useCallback(
+    (k: string) =>
+      latest.current.type(k === '⌫' ? latest.current.text.slice(0, -1) : `${latest.current.text}${k}`),
+    [latest],
+  );
+  const picker = useMemo(() => <GaugePicker choice={choice} />, [choice]);
+  const keypad = useMemo(
+    () => <Keypad onKey={onKey} kind={place.quantity} signed={place.low < 0} />,
+    [onKey, place.quantity, place.low],
+  );
   // Other ways to read stand under the keys: what is used most is nearest.
-  const others = (
-    <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
-      <button
-        type="button"
-        aria-pressed={pad}
-        aria-label={say(M.keypadScreen)}
-        title={say(M.keypadScreen)}
-        onClick={() => onPad(!pad)}
-        className="inline-flex min-h-12 items-center gap-2 px-1 text-steel"
-      >
-        <Keyboard aria-hidden="true" size={22} />
-      </button>
-      <FeedBar place={place} onTake={take} />
-      {children}
-    </div>
+  const others = useMemo(
+    () => (
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+        <button
+          type="button"
+          aria-pressed={pad}
+          aria-label={say(M.keypadScreen)}
+          title={say(M.keypadScreen)}
+          onClick={() => onPad(!pad)}
+          className="inline-flex min-h-12 items-center gap-2 px-1 text-steel"
+        >
+          <Keyboard aria-hidden="true" size={22} />
+        </button>
+        <FeedBar place={place} onTake={onTake} />
+        {children}
+      </div>
+    ),
+    [pad, say, onPad, place, onTake, children],
   );
   return (
     <div className="flex flex-col gap-1.5">
@@ -111,7 +138,7 @@ export function ReadingEntry(props: Props) {
           <label htmlFor={id} className="kicker min-w-24 flex-1 !text-brass">
             <Words of={place.label} />
           </label>
-          <GaugePicker choice={choice} />
+          {picker}
         </div>
         <div className="flex flex-wrap items-stretch gap-2">
           <input
@@ -207,11 +234,7 @@ export function ReadingEntry(props: Props) {
         padSlot &&
         createPortal(
           <>
-            <Keypad
-              onKey={(k) => type(k === '⌫' ? text.slice(0, -1) : `${text}${k}`)}
-              kind={place.quantity}
-              signed={place.low < 0}
-            />
+            {keypad}
             {others}
           </>,
           padSlot,

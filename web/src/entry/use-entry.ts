@@ -11,6 +11,7 @@ import { isText } from '@fulcrant/core/messages';
 import { set, subDays } from 'date-fns';
 import { useCallback, useMemo, useState } from 'react';
 import type { JobView } from '../data/job.ts';
+import { useAfterTyping } from '../ui/after-typing.ts';
 import { useSay } from '../ui/settings.tsx';
 import { useGauge } from './gauge-choice.ts';
 import { M } from './messages.ts';
@@ -65,7 +66,7 @@ export function lastAt(time: string, now: Date): Date {
 export function useEntry(job: JobView, state: JobState, step: string, report: StepReport | null): Entry {
   const say = useSay();
   const [chosen, setChosen] = useState<string | null>(null);
-  const [typed, setTyped] = useState<number | null>(null);
+  const [told, setTold] = useState<{ value: number; at: string | null } | null>(null);
   const [swept, setSwept] = useState<ReadingAct[] | null>(null);
   const [earlier, setEarlier] = useState('');
   const picked = chosen ? placeAt(state, step, chosen) : null;
@@ -73,6 +74,13 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
   const gauge = useGauge(place?.instrumentKinds ?? NO_KINDS, place?.nominalMm);
   const inHand = gauge.gauge;
   const placeKey = place?.key ?? null;
+  // What was typed for one place says nothing of the next.
+  const typed = told && told.at === placeKey ? told.value : null;
+  const tell = useCallback(
+    (value: number | null) => setTold(value === null ? null : { value, at: placeKey }),
+    [placeKey],
+  );
+  const type = useAfterTyping(tell);
 
   const supposed = useMemo(() => {
     if (typed === null || !placeKey || !inHand) return null;
@@ -122,7 +130,7 @@ export function useEntry(job: JobView, state: JobState, step: string, report: St
         }
       : null,
     typed,
-    type: setTyped,
+    type,
     refusal: supposed && 'refusal' in supposed ? supposed.refusal : null,
     shown: sweeping ?? (supposed && 'state' in supposed ? supposed.state : state),
     suppose: setSwept,

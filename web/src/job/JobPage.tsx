@@ -165,7 +165,7 @@ export const JobSheet = memo(function JobSheet({
   return (
     <div className="p-2 max-lg:pb-24 md:p-3.5 md:max-lg:pb-24">
       <div className="grid min-h-[calc(100dvh-1.75rem-var(--plate,0px)-var(--strip,0px))] border border-rule lg:h-[calc(100dvh-1.75rem-var(--plate,0px)-var(--strip,0px))] lg:min-h-[620px] lg:grid-cols-[184px_minmax(0,1fr)_264px] xl:grid-cols-[228px_minmax(0,1fr)_310px] lg:grid-rows-[minmax(0,1fr)_auto]">
-        <header className="min-h-0 overflow-y-auto border-b border-rule px-3 py-0.5 md:px-4 md:py-1.5 lg:px-2 lg:py-3 xl:px-4 lg:row-span-2 lg:border-b-0 lg:border-r">
+        <header className="lg:contain-content min-h-0 overflow-y-auto border-b border-rule px-3 py-0.5 md:px-4 md:py-1.5 lg:px-2 lg:py-3 xl:px-4 lg:row-span-2 lg:border-b-0 lg:border-r">
           <div className="flex items-center gap-3">
             <Link
               to="/"
@@ -302,7 +302,7 @@ export const JobSheet = memo(function JobSheet({
           {fault && <Fault>{say(fault)}</Fault>}
         </main>
         <aside
-          className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-t border-rule px-4 py-3 lg:border-l lg:border-t-0 lg:border-faint"
+          className="lg:contain-content flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-t border-rule px-4 py-3 lg:border-l lg:border-t-0 lg:border-faint"
           aria-label={say(COMMON.judgement)}
           // biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls, so the keyboard must be able to reach it
           tabIndex={0}
@@ -326,7 +326,7 @@ export const JobSheet = memo(function JobSheet({
           <StruckList job={job} state={state} />
           <Working lines={supposed.working} open={!view?.longSum} />
         </aside>
-        <footer className="border-t border-rule px-4 py-1.5 md:px-6 lg:flex lg:items-center lg:gap-4">
+        <footer className="lg:contain-content border-t border-rule px-4 py-1.5 md:px-6 lg:flex lg:items-center lg:gap-4">
           {/* Under the thumb on a tablet on end and on the phone: the next act never leaves the screen. */}
           <div
             className="lg:min-w-0 lg:flex-1 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:border-t max-lg:border-rule max-lg:bg-paper max-lg:px-3 max-lg:py-1.5 no-print"
