@@ -78,7 +78,7 @@ export function BoardPage() {
               onChange={(e) => setTyped(e.target.value)}
               maxLength={80}
               placeholder={say(M.machinePositionNumber)}
-              className="min-h-11 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
+              className="min-h-12 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
             />
           </label>
           <button

@@ -26,7 +26,10 @@ export function SignedPage() {
       <main className="border border-rule">
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
           <h1 className="m-0 text-3xl">{say(COMMON.signed)}</h1>
-          <Link className="text-steel underline underline-offset-4" to="/">
+          <Link
+            className="inline-flex min-h-12 min-w-12 items-center text-steel underline underline-offset-4"
+            to="/"
+          >
             {say(COMMON.shiftBoard)}
           </Link>
         </div>

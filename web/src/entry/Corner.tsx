@@ -46,7 +46,7 @@ export function Corner({ job }: { job?: string }) {
               status === 'away' ? 'noConnection' : status === 'sign-in' || stale ? 'signSend' : 'sending',
           }),
         );
-  const small = 'min-h-11 px-2 underline underline-offset-4 decoration-1';
+  const small = 'min-h-12 min-w-12 px-2 underline underline-offset-4 decoration-1';
   return (
     <div className="mt-0.5 flex flex-wrap items-center gap-x-2 text-[0.95rem] text-muted no-print">
       <p

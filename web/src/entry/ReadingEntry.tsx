@@ -121,7 +121,7 @@ export function ReadingEntry(props: Props) {
           aria-label={say(M.keypadScreen)}
           title={say(M.keypadScreen)}
           onClick={() => onPad(!pad)}
-          className="inline-flex min-h-12 items-center gap-2 px-1 text-steel"
+          className="inline-flex min-h-12 min-w-12 items-center gap-2 px-1 text-steel"
         >
           <Keyboard aria-hidden="true" size={22} />
         </button>
@@ -225,7 +225,7 @@ export function ReadingEntry(props: Props) {
             type="time"
             value={props.earlier}
             onChange={(e) => props.onEarlier?.(e.target.value)}
-            className="figures min-h-11 border-b-2 border-muted bg-transparent text-lg text-ink"
+            className="figures min-h-12 border-b-2 border-muted bg-transparent text-lg text-ink"
           />
         </label>
       )}

@@ -184,7 +184,7 @@ function Choices({ entry }: { entry: Entry }) {
           type="button"
           aria-pressed={entry.place?.key === c.key}
           onClick={() => entry.choose(c.key)}
-          className="min-h-12 border border-muted px-2.5 font-label text-base font-medium lg:[@media(max-height:790px)]:min-h-10 lg:[@media(max-height:790px)]:px-2 aria-pressed:border-2 aria-pressed:border-brass aria-pressed:font-semibold"
+          className="min-h-12 border border-muted px-2.5 font-label text-base font-medium lg:[@media(max-height:790px)]:px-2 aria-pressed:border-2 aria-pressed:border-brass aria-pressed:font-semibold"
         >
           <Words of={c.label} />
         </button>

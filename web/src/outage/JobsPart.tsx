@@ -136,7 +136,7 @@ export function Jobs({ draft, onJobs }: { draft: Outage; onJobs: (jobs: Outage['
       </Button>
       {due.length > 0 && (
         <details className="mt-1">
-          <summary className="min-h-11 cursor-pointer py-2 text-steel underline underline-offset-4">
+          <summary className="min-h-12 cursor-pointer py-2 text-steel underline underline-offset-4">
             {say(M.dueBeforeWall({ count: due.length }))}
           </summary>
           <ul className="m-0 list-none p-0">

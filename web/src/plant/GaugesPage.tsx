@@ -48,10 +48,16 @@ export function GaugesPage() {
         <div className="flex flex-wrap items-baseline justify-between gap-4 border-b border-rule px-6 py-3">
           <h1 className="m-0 text-3xl">{say(COMMON.gauges)}</h1>
           <span className="flex gap-6">
-            <Link className="text-steel underline underline-offset-4" to="/gauges/new">
+            <Link
+              className="inline-flex min-h-12 min-w-12 items-center text-steel underline underline-offset-4"
+              to="/gauges/new"
+            >
               {say(COMMON.addGauge)}
             </Link>
-            <Link className="text-steel underline underline-offset-4" to="/">
+            <Link
+              className="inline-flex min-h-12 min-w-12 items-center text-steel underline underline-offset-4"
+              to="/"
+            >
               {say(COMMON.shiftBoard)}
             </Link>
           </span>
@@ -110,7 +116,7 @@ export function GaugesPage() {
                     />
                     {dependsOnReader(g) && !g.standIn && person && records(person.role) && (
                       <Link
-                        className="flex min-h-8 items-center text-sm text-steel underline underline-offset-4"
+                        className="flex min-h-12 items-center text-sm text-steel underline underline-offset-4"
                         to={`/hands/new?gauge=${encodeURIComponent(g.id)}`}
                       >
                         {own(g) ? say(M.ownHandUntil({ dueOn: own(g)?.dueOn ?? '' })) : say(M.readHandCard)}
@@ -135,7 +141,7 @@ export function GaugesPage() {
                           href={`/api/certificates/${c.hash}`}
                           target="_blank"
                           rel="noreferrer"
-                          className="flex min-h-8 max-w-48 items-center truncate text-sm text-steel underline underline-offset-4"
+                          className="flex min-h-12 max-w-48 items-center truncate text-sm text-steel underline underline-offset-4"
                         >
                           {say(M.certificate({ at: format(new Date(c.at), 'd MMM yyyy') }))}
                         </a>

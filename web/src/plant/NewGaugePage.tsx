@@ -88,7 +88,10 @@ export function NewGaugePage() {
     <main className="mx-auto my-4 max-w-2xl border border-rule px-6 py-4">
       <div className="flex items-baseline justify-between pb-3">
         <h1 className="m-0 text-3xl">{say(COMMON.addGauge)}</h1>
-        <Link className="text-steel underline underline-offset-4" to="/">
+        <Link
+          className="inline-flex min-h-12 min-w-12 items-center text-steel underline underline-offset-4"
+          to="/"
+        >
           {say(COMMON.shiftBoard)}
         </Link>
       </div>

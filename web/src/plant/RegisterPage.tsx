@@ -69,7 +69,7 @@ export function RegisterPage() {
             onChange={(e) => setTyped(e.target.value)}
             maxLength={80}
             placeholder={say(M.machinePositionLabel)}
-            className="min-h-11 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
+            className="min-h-12 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
           />
         </label>
         <Button onClick={() => setScanning(true)} className="inline-flex items-center gap-2">
@@ -133,7 +133,7 @@ function Areas({ lines }: { lines: readonly RegisterLine[] }) {
         {area || say(M.noAreaYet)}
         {area && (
           <a
-            className="text-steel underline underline-offset-4"
+            className="inline-flex min-h-12 min-w-12 items-center text-steel underline underline-offset-4"
             href={`/api/labels.pdf?area=${encodeURIComponent(area)}`}
             target="_blank"
             rel="noreferrer"

@@ -111,7 +111,7 @@ export function LogPage() {
                 <td className="pr-3">{r.person}</td>
                 <td className="pr-3">
                   <Link
-                    className="inline-flex min-h-11 items-center text-steel underline underline-offset-4"
+                    className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
                     to={`/practice/results/${r.id}`}
                   >
                     <Words of={rigOf(r.rig)?.name ?? r.rig} />

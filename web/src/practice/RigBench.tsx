@@ -59,7 +59,7 @@ export function RigBench({ state, at }: { state: JobState; at: AtHand }) {
                     type="button"
                     disabled={busy}
                     onClick={() => void onAct({ do: 'look', step: step.id, item: item.id })}
-                    className="min-h-11 w-full text-left text-steel underline underline-offset-4 decoration-1"
+                    className="min-h-12 w-full text-left text-steel underline underline-offset-4 decoration-1"
                     data-look={item.id}
                   >
                     {say(M.look2({ ask: item.ask }))}

@@ -36,7 +36,10 @@ export function ChangeSetupPage() {
       <main className="border border-rule px-6 py-4">
         <div className="flex flex-wrap items-baseline justify-between gap-4 pb-3">
           <h1 className="m-0 text-3xl">{say(M.makersValues({ setup: trade.words.setup }))}</h1>
-          <Link className="text-steel underline underline-offset-4" to={`/jobs/${id}`}>
+          <Link
+            className="inline-flex min-h-12 items-center text-steel underline underline-offset-4"
+            to={`/jobs/${id}`}
+          >
             {say(COMMON.cancel)}
           </Link>
         </div>

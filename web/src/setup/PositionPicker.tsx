@@ -33,7 +33,7 @@ export function PositionPicker({
           </span>
           <button
             type="button"
-            className="min-h-11 text-steel underline underline-offset-4"
+            className="min-h-12 text-steel underline underline-offset-4"
             onClick={() => onChoose(null)}
           >
             {say(M.anotherNewOne)}

@@ -167,7 +167,7 @@ function Item({
               aria-label={say(M.doesNotApply({ lacks: lacks ? COMMON.save : SHORT_ANSWER.none, ask }))}
               title={say(M.doesNotApplyReason)}
               weight={answer?.answer === 'none' ? 'solid' : 'line'}
-              className="!px-2 !text-base"
+              className="min-w-12 !px-2 !text-base"
               onClick={() => (lacks ? give('none') : setLacks(true))}
             >
               {lacks ? say(COMMON.save) : <Words of={SHORT_ANSWER.none} />}
@@ -178,7 +178,7 @@ function Item({
               aria-pressed={answer?.answer === 'no'}
               aria-label={say(COMMON.notOk2({ ask }))}
               weight={answer?.answer === 'no' ? 'stop' : 'line'}
-              className="!px-2 !text-base"
+              className="min-w-12 !px-2 !text-base"
               onClick={() => give('no')}
             >
               <Words of={SHORT_ANSWER.no} />

@@ -46,7 +46,10 @@ export function SignStep({
           )}
         </p>
       )}
-      <Link className="self-start text-steel underline underline-offset-4" to={`/jobs/${state.jobId}/sheet`}>
+      <Link
+        className="inline-flex min-h-12 items-center self-start text-steel underline underline-offset-4"
+        to={`/jobs/${state.jobId}/sheet`}
+      >
         {say(M.readWholeFitUpSheet)}
       </Link>
       {open && (

@@ -172,7 +172,7 @@ function Doubt({ lines }: { lines: readonly Text[] }) {
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="mx-auto flex min-h-9 max-w-[30rem] items-center gap-2 text-[0.95rem] text-steel underline decoration-dotted underline-offset-4"
+        className="mx-auto flex min-h-12 max-w-[30rem] items-center gap-2 text-[0.95rem] text-steel underline decoration-dotted underline-offset-4"
         data-doubt
       >
         <svg width="26" height="12" viewBox="0 0 26 12" aria-hidden="true">

@@ -162,7 +162,10 @@ export function StandingRail({
             disabled={m.status === 'closed'}
             onClick={() => onChoose(m.id)}
             className="flex w-full items-center gap-1.5 text-left xl:gap-3"
-            style={{ minHeight: m.status === 'present' ? rowOf(marks.length) + 22 : rowOf(marks.length) - 4 }}
+            style={{
+              minHeight:
+                m.status === 'present' ? rowOf(marks.length) + 22 : Math.max(48, rowOf(marks.length) - 4),
+            }}
           >
             <Collar mark={m} />
             <span

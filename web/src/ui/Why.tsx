@@ -9,7 +9,7 @@ export function Why({ title, children }: { title: Text; children: Text }) {
   return (
     <Popover.Root>
       <Popover.Trigger
-        className="ml-2 cursor-help text-steel underline decoration-dotted underline-offset-4"
+        className="-my-3.5 inline-block cursor-help px-2 py-3.5 text-steel underline decoration-dotted underline-offset-4"
         aria-label={say(M.why({ title }))}
         data-why
       >

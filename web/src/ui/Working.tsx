@@ -8,7 +8,7 @@ export function Working({ lines, open = true }: { lines: WorkingLine[]; open?: b
   if (lines.length === 0) return null;
   return (
     <details open={open} className="border-t border-faint pt-2">
-      <summary className="kicker min-h-8 cursor-pointer">{say(M.showWorking)}</summary>
+      <summary className="kicker flex min-h-12 cursor-pointer items-center">{say(M.showWorking)}</summary>
       <dl className="m-0 mt-1 text-[0.9rem] leading-snug">
         {lines.map((l, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: lines of one sum stand in order and may repeat

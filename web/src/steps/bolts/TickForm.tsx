@@ -124,7 +124,7 @@ export function TickForm({
           <select
             value={really ?? ''}
             onChange={(e) => setReally(e.target.value === '' ? null : Number(e.target.value))}
-            className="min-h-12 border-0 border-b-2 border-muted bg-paper text-lg text-ink"
+            className="min-w-12 min-h-12 border-0 border-b-2 border-muted bg-paper text-lg text-ink"
             data-really
           >
             <option value="">–</option>

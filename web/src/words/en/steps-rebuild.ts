@@ -1,6 +1,6 @@
 /** What the pages of steps/rebuild say, in ICU MessageFormat. */
 export const en = {
-  renewAllAlwaysNew: 'Renew the {count} parts that are always new',
+  renewAllAlwaysNew: 'Renew {count} “always new”',
   alwaysNew: 'always new: {renewed}',
   dashedStillFitAsDrawn: 'dashed: still to fit, as drawn',
   inText: '← in',
