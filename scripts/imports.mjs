@@ -59,7 +59,7 @@ const FLOORS = {
     ['entry'],
     ['steps'],
     ['trades'],
-    ['bench', 'board', 'job', 'outage', 'plant', 'session', 'setup', 'sheet'],
+    ['bench', 'board', 'glossary', 'job', 'outage', 'plant', 'session', 'setup', 'sheet'],
     // A practice bench stands beside the sheet of a job.
     ['practice'],
     ['messages.ts'],

@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
@@ -59,16 +59,19 @@ process.on('SIGINT', () => void leave(0));
 process.on('SIGTERM', () => void leave(0));
 process.on('SIGHUP', () => void leave(0));
 
-const prepared = spawnSync(process.execPath, ['server/dist/prepare.js'], {
-  env: {
-    ...process.env,
-    ...databaseEnv(db, 'owner'),
-    FULCRANT_SERVING_USER: db.app.user,
-    FULCRANT_DEMO: process.argv.includes('--empty') ? '0' : (process.env.FULCRANT_DEMO ?? '1'),
-  },
-  stdio: 'inherit',
-});
-if (prepared.status !== 0) await leave(1);
+/** Tables, rights and the demo data, before any server runs. */
+const prepare = () =>
+  spawnSync(process.execPath, ['server/dist/prepare.js'], {
+    env: {
+      ...process.env,
+      ...databaseEnv(db, 'owner'),
+      FULCRANT_SERVING_USER: db.app.user,
+      FULCRANT_DATA: dataDir,
+      FULCRANT_DEMO: process.argv.includes('--empty') ? '0' : (process.env.FULCRANT_DEMO ?? '1'),
+    },
+    stdio: 'inherit',
+  }).status === 0;
+if (!prepare()) await leave(1);
 
 /** How long before each attempt to bring something up again, and after how long a life it counts as well. */
 const PAUSES_MS = [200, 500, 1000, 2000, 3000, 5000];
@@ -110,6 +113,11 @@ async function stopServers() {
 
 /** A server, up as soon as it is started: it says itself when the database is away. @param {number} at its port */
 async function bringUpServer(at) {
+  // A lead hand asked for the demo laid anew: no server runs meanwhile.
+  if (existsSync(join(dataDir, 'demo-anew'))) {
+    await stopServers();
+    if (!prepare()) throw new Error('the demo could not be laid anew');
+  }
   const child = spawn(process.execPath, ['server/dist/main.js'], {
     detached: true,
     env: {

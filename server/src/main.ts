@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import { Attempts } from './auth/attempts.ts';
 import { readConfig } from './config.ts';
+import { askForDemoAnew } from './demo/anew.ts';
 import { threads } from './heavy/workshop.ts';
 import { buildApp } from './http/app.ts';
 import { underWay } from './http/under-way.ts';
@@ -25,6 +26,15 @@ const requests = underWay(
       log,
       standIns,
       photoDir: join(config.dataDir, 'photos'),
+      ...(process.env.FULCRANT_SUPERVISED === '1'
+        ? {
+            layDemoAnew: () => {
+              askForDemoAnew(config.dataDir);
+              // The answer goes out first.
+              setTimeout(() => stop('a demo laid anew'), 50);
+            },
+          }
+        : {}),
     },
     config.webDir,
     { proxy: config.proxy },

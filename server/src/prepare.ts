@@ -3,6 +3,7 @@ import '@fulcrant/core/every-trade';
 import { ROLE_SAID } from '@fulcrant/core/api';
 import { giveCode } from './auth/codes.ts';
 import { databaseConfig } from './config.ts';
+import { demoAnewAsked, demoAnewDone, takeDown } from './demo/anew.ts';
 import { DEMO_PASSWORD, PEOPLE } from './demo/people-and-gauges.ts';
 import { seedDemo } from './demo/seed.ts';
 import { openDatabase } from './store/database.ts';
@@ -17,7 +18,13 @@ ${PEOPLE.map((p) => `    ${p.name.padEnd(8)}${ROLE_SAID[p.role].map((said) => sa
 
 /** Run once before serving, as the owner of the schema: migrations, rights, and the demo data the first time. */
 const db = openDatabase(databaseConfig(process.env));
+const dataDir = process.env.FULCRANT_DATA;
 try {
+  if (dataDir && demoAnewAsked(dataDir)) {
+    // Only a demo is ever taken down; the mark in another folder says nothing.
+    if ((await plantStage(db)) === 'demo') await takeDown(db, dataDir);
+    demoAnewDone(dataDir);
+  }
   const done = await migrate(db.sequelize, process.env.FULCRANT_SERVING_USER ?? 'fulcrant_app', {
     from: process.env.FULCRANT_SERVING_FROM ?? '127.0.0.1',
   });

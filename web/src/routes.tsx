@@ -71,6 +71,10 @@ export const ROUTES: RouteObject[] = [
           { path: '/outages/:id', Component: page('OutagePage', () => import('./outage/OutagePage.tsx')) },
           { path: '/plant', Component: page('PlantPage', () => import('./plant/PlantPage.tsx')) },
           { path: '/people', Component: page('PeoplePage', () => import('./plant/PeoplePage.tsx')) },
+          {
+            path: '/glossary',
+            Component: page('GlossaryPage', () => import('./glossary/GlossaryPage.tsx')),
+          },
           { path: '/account', Component: page('AccountPage', () => import('./plant/AccountPage.tsx')) },
         ],
       },

@@ -5,7 +5,7 @@ import { addPerson } from '../auth/people.ts';
 import { greetingOf, plantIsReady, plantOf, tellPlant } from '../store/plant.ts';
 import { M } from './messages.ts';
 import { Problem } from './problem.ts';
-import { answers, EVERYONE_SIGNED_IN, LEADS, made, type Route, route } from './routes.ts';
+import { answers, EVERYONE_SIGNED_IN, LEADS, made, NOTHING, type Route, route } from './routes.ts';
 import { mayTry, welcome } from './session.ts';
 import { greetingShape, plantShape, sessionShape } from './shapes.ts';
 
@@ -70,6 +70,20 @@ export const plant: Route[] = [
     async run({ house, body }) {
       await tellPlant(house.db, body);
       return await plantOf(house.db);
+    },
+  }),
+  route({
+    method: 'post',
+    path: '/api/demo/anew',
+    who: LEADS,
+    summary: M.layDemoAnew,
+    answer: NOTHING,
+    problems: [409],
+    /** Everything of a demo is taken down and laid in as on the first day. Never of a site that is none. */
+    async run({ house }) {
+      if (!(await plantOf(house.db)).demo) throw new Problem(409, M.onlyDemoLaidAnew);
+      if (!house.layDemoAnew) throw new Problem(409, M.demoAnewByStart);
+      house.layDemoAnew();
     },
   }),
 ];

@@ -23,6 +23,8 @@ export type House = {
   standIns: StandIns;
   /** Where photographs lie. */
   photoDir: string;
+  /** Have the demo laid anew: every server stops, and comes back with it. Left out where nobody would bring it back. */
+  layDemoAnew?: () => void;
 };
 
 export type Call<B = unknown, Q = unknown> = {

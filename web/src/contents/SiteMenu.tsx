@@ -12,6 +12,7 @@ const SITE = [
   ['/people', COMMON.people, M.peopleAndRoles],
   ['/house-rules', COMMON.houseRules, M.limitsAndMethods],
   ['/plant', COMMON.plant, M.nameUnitsShifts],
+  ['/glossary', COMMON.glossary, M.termsExplained],
   ['/signed', COMMON.finishedJobs, M.finishedJobsSay],
   ['/account', COMMON.myPassword, M.mySignIns],
 ] as const;

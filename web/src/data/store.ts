@@ -1,6 +1,6 @@
 import type { JobEvent } from '@fulcrant/core/job';
 import type { Text } from '@fulcrant/core/messages';
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { type DBSchema, deleteDB, type IDBPDatabase, openDB } from 'idb';
 
 /** An event waiting to be sent, in the order it happened here. */
 export type Waiting = { n: number; event: JobEvent };
@@ -55,6 +55,14 @@ export async function putWaiting(event: JobEvent): Promise<Waiting> {
   const n = await tx.store.add({ event } as Waiting);
   await tx.done;
   return { n, event };
+}
+
+/** Forget everything this device keeps: of a demo that was laid anew, nothing of before is sent again. */
+export async function forgetDevice(): Promise<void> {
+  (await opened)?.close();
+  opened = null;
+  await deleteDB('fulcrant');
+  for (const key of Object.keys(localStorage)) if (key.startsWith('fulcrant.')) localStorage.removeItem(key);
 }
 
 export const allWaiting = async (): Promise<Waiting[]> => (await shelf()).getAll('queue');

@@ -14,6 +14,7 @@ import { Button, Fault } from '../ui/controls.tsx';
 import { Page } from '../ui/Page.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { TextField } from '../ui/TextField.tsx';
+import { DemoAnew } from './DemoAnew.tsx';
 import { M } from './messages.ts';
 
 const WAYS = [
@@ -21,6 +22,7 @@ const WAYS = [
   ['/house-rules', COMMON.houseRules],
   ['/gauges', COMMON.gauges],
   ['/register', COMMON.register],
+  ['/glossary', COMMON.glossary],
   ['/licences', M.licences],
 ] as const;
 
@@ -148,7 +150,12 @@ function PlantForm({
         {row('worksTo', say(M.ends))}
       </div>
       <div className="sm:col-span-2">{row('stock', say(M.packingStoreSectionsTwoBlanks))}</div>
-      {plant.demo && <p className="m-0 text-brass sm:col-span-2">{say(M.demoPlantPeopleMachinesNumbers)}</p>}
+      {plant.demo && (
+        <div className="flex flex-wrap items-center gap-4 sm:col-span-2">
+          <p className="m-0 text-brass">{say(M.demoPlantPeopleMachinesNumbers)}</p>
+          {lead && <DemoAnew />}
+        </div>
+      )}
       {faults[''] && (
         <div className="sm:col-span-2">
           <Fault>

@@ -3,7 +3,7 @@ import { TERMS } from '../words/en/terms.ts';
 import { M } from './messages.ts';
 
 /** What each of those words means, in a sentence. */
-const MEANING: Record<keyof typeof TERMS, readonly [title: Text, meaning: Text]> = {
+export const MEANING: Record<keyof typeof TERMS, readonly [title: Text, meaning: Text]> = {
   tir: [M.termTir, M.meaningTir],
   dogPoint: [M.termDogPoint, M.meaningDogPoint],
   cupPoint: [M.termCupPoint, M.meaningCupPoint],

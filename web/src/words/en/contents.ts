@@ -5,6 +5,7 @@ export const en = {
   limitsAndMethods: 'limits and methods',
   machines: 'Machines',
   mySignIns: 'and my sign-ins',
+  termsExplained: 'what each word means',
   nameUnitsShifts: 'name, paper, units, shifts, stock',
   partsSays: 'bearings, seals, packing',
   peopleAndRoles: 'people and roles',

@@ -373,6 +373,7 @@ export const en = {
   wear: 'Wear',
   whatCanHideBetweenAngles: 'What the angles can miss',
   whatMeasured: 'what is measured',
+  glossary: 'Glossary',
   whatSeen: 'What was seen',
   wholeNumber: 'A whole number.',
   whyDoesNotApplyWord: 'Why does it not apply? A word or two will do.',
