@@ -25,10 +25,10 @@ export function GlossaryPage() {
         <TextField label={say(M.findTerm)} value={typed} onText={setTyped} />
       </div>
       {found.length === 0 && <p className="text-muted">{say(M.noTerm)}</p>}
-      <dl className="m-0 mt-4 grid gap-x-8 md:grid-cols-[14rem_minmax(0,1fr)]" data-terms={found.length}>
+      <dl className="m-0 mt-4 grid md:grid-cols-[14rem_minmax(0,1fr)]" data-terms={found.length}>
         {found.map(([term, means]) => (
           <div key={term} className="contents">
-            <dt className="border-t border-faint pt-2 font-label text-lg font-semibold">{term}</dt>
+            <dt className="pr-6 border-t border-faint pt-2 font-label text-lg font-semibold">{term}</dt>
             <dd className="m-0 pb-2 text-lg md:border-t md:border-faint md:pt-2">{means}</dd>
           </div>
         ))}

@@ -354,8 +354,7 @@ export function Actions({
 /** What the button that goes on says: what it tells by the way, and what comes next. */
 const saysOn = (last: LastToTell | null, title: Text): Text => {
   if (last === null) return M.onTo({ title });
-  if (last.what === 'pass')
-    return (last.round ? M.noneMovedOnTo : M.allTightOnTo)({ count: last.count, title });
+  if (last.what === 'pass') return (last.round ? M.noneMovedOnTo : M.allTightOnTo)({ title });
   return last.items.length === 1 ? M.okOnTo({ title }) : M.doneOnTo({ count: last.items.length, title });
 };
 
