@@ -9,6 +9,7 @@ import { fitLine } from '../../core/src/metrology/line.ts';
 import { trialSummary } from '../../core/src/simulation/drive-up-trial.ts';
 import { largestDisagreement, modelAgainstTable } from '../../core/src/simulation/model-and-table.ts';
 import { Plant } from '../../packages/trials/src/plant.ts';
+import { echoes } from './bench-keys.ts';
 import { still as standsStill } from './still.ts';
 import { openSurvey, pair } from './survey-hand.ts';
 
@@ -146,8 +147,13 @@ try {
   await page.locator('form[data-place] input').waitFor();
   await standsStill(page);
   const verdict = await keystrokes(page, 'form[data-place] input', ['0.054', '3 thou', '.0021', '52 µm']);
+  const slow = [];
+  for (const slower of [4, 6])
+    slow.push([slower, await echoes(page, 'form[data-place] input', slower)] as const);
   await page.goto(`${plant.url}/sign-in`);
   await page.getByLabel('Name').waitFor();
+  const bareSlow = [];
+  for (const slower of [4, 6]) bareSlow.push(await echoes(page, 'input[autocomplete=username]', slower));
   const bareKeys = await keystrokes(page, 'input[autocomplete=username]', [
     '0.054',
     '3 thou',
@@ -217,6 +223,19 @@ try {
     '  median, ratio to a bare field of the same page set-up',
     (at(verdict, 0.5) / Math.max(0.05, at(bareKeys, 0.5))).toFixed(1),
   );
+
+  console.log('\nFrom a key to the next picture, on a slower processor (event timing, to 8 ms):');
+  for (const [i, [slower, told]] of slow.entries()) {
+    const bare = bareSlow[i];
+    line(
+      `  ${slower} times as slow, drive-up: median / 95 % / longest, ms`,
+      `${told.median} / ${told.most95} / ${told.longest}`,
+    );
+    line(
+      `  the same in a bare field of the same libraries`,
+      `${bare?.median} / ${bare?.most95} / ${bare?.longest}`,
+    );
+  }
 
   console.log('\nA drive-up tried 100 000 times in a web worker, after each reading:');
   line('  in the worker, ms', worked.map((ms) => ms.toFixed(0)).join(', '));
