@@ -195,7 +195,8 @@ export function Actions({
           {open && after && !signsAt(state.setup, step.id) && (
             <Button
               ref={onButton}
-              weight="solid"
+              // What is over its limit is put right first: that is the main button then.
+              weight={stands && mayRepeat ? 'line' : 'solid'}
               {...(lastOne?.what === 'pass'
                 ? { type: 'submit', form: WHOLE_PASS }
                 : { onClick: lastOne ? tellAndPass : pass })}
@@ -215,7 +216,7 @@ export function Actions({
         </Button>
       )}
       {mayRepeat && (stands || close) && (
-        <Button onClick={() => setAsk('repeat')} data-repeat>
+        <Button weight={stands ? 'solid' : 'line'} onClick={() => setAsk('repeat')} data-repeat>
           {close
             ? say(M.measureAgain)
             : say(M.measureAgain2({ repeatWord: definition.repeatWord ?? M.dressed }))}

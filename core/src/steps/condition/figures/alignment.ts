@@ -86,6 +86,28 @@ export function softFootFigure({
   ]);
 }
 
+/** Where the feet stand behind the coupling, mm, and how many units of the drawing a millimetre along the shaft is. */
+function alongOf(v: CouplingStepValues) {
+  const middle = v.method === 'reverse' ? (v.dialDistanceMm ?? 0) / 2 : 0;
+  const front = v.frontFeetMm + middle;
+  const back = front + v.feetSpanMm;
+  return { front, back, scale: 330 / back };
+}
+
+/** How high the driver's axis stands over the driven one's, so far behind the coupling. */
+const heightOf = (plane: PlaneValues | null, mm: number): number =>
+  plane ? plane.offsetMm + (plane.anglePer100Mm * mm) / 100 : 0;
+
+/** How many times larger both planes are drawn: by the worse of them, so that a small fault beside a large one looks small. */
+function enlargedBy(v: CouplingStepValues): number {
+  const { back, scale } = alongOf(v);
+  const most = [v.result?.vertical ?? null, v.result?.horizontal ?? null].flatMap((plane) => [
+    Math.abs(heightOf(plane, 0)),
+    Math.abs(heightOf(plane, back)),
+  ]);
+  return Math.min(2000, roundedDown(34 / (Math.max(...most, 1e-4) * scale)));
+}
+
 /** One plane of the coupling: the driven shaft level, the driver's axis as it was found (enlarged), feet with their moves. */
 function drawCouplingPlane({
   y,
@@ -105,16 +127,11 @@ function drawCouplingPlane({
   /** Where the driver is to stand cold: the level line is that then. */
   targetMm?: number | undefined;
 }) {
-  const middle = v.method === 'reverse' ? (v.dialDistanceMm ?? 0) / 2 : 0;
-  const front = v.frontFeetMm + middle;
-  const back = front + v.feetSpanMm;
-  const scale = 330 / back;
+  const { front, back, scale } = alongOf(v);
+  const times = enlargedBy(v);
   const x0 = 250;
   const x = (mm: number) => x0 + mm * scale;
-  const height = (mm: number) => (plane ? plane.offsetMm + (plane.anglePer100Mm * mm) / 100 : 0);
-  const most = Math.max(Math.abs(height(0)), Math.abs(height(back)), 1e-4);
-  const times = Math.min(2000, roundedDown(34 / (most * scale)));
-  const py = (mm: number) => y - height(mm) * scale * times;
+  const py = (mm: number) => y - heightOf(plane, mm) * scale * times;
   const move = (mm: number) =>
     Math.abs(mm) < 0.0005 ? 'stays' : expr`${mm > 0 ? up : down} ${num(Math.abs(mm))}`;
   return [
