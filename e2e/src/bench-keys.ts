@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import { drawn } from './still.ts';
 
 /** Keys of a few numbers and their deletion, as a hand types them. */
 const NUMBERS = ['0.054', '3 thou', '.0021'];
@@ -30,17 +31,11 @@ export async function echoes(page: Page, field: string, slower: number): Promise
   let keys = 0;
   for (let round = 0; round < ROUNDS; round++)
     for (const text of NUMBERS) {
-      for (const key of text) {
-        await page.keyboard.press(key === ' ' ? 'Space' : key);
-        await page.waitForTimeout(KEY_MS);
-      }
-      for (let i = 0; i < text.length; i++) {
-        await page.keyboard.press('Backspace');
-        await page.waitForTimeout(DELETE_MS);
-      }
+      await page.keyboard.type(text, { delay: KEY_MS });
+      for (let i = 0; i < text.length; i++) await page.keyboard.press('Backspace', { delay: DELETE_MS });
       keys += 2 * text.length;
     }
-  await page.waitForTimeout(1000);
+  await drawn(page);
   const slow = await page.evaluate(() => (window as unknown as { echo: number[] }).echo);
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   await devtools.detach();

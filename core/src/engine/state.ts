@@ -231,8 +231,11 @@ export type Place = {
   nominalMm?: number;
   /** How long after the start it is read, minutes, −1 before it: a stand-in thermometer follows. */
   minutes?: number;
-  /** What it is most often, one touch each: the plates of a comparator, where a joint is to stand. In the unit inside. */
-  offers?: readonly number[];
+  /**
+   * Values that lie ready to be touched: where a joint is to stand, the plates of a comparator. In the unit inside; only with a gauge
+   * that steps at least as coarsely as `step`, where one is given.
+   */
+  offers?: { values: readonly number[]; step?: number };
   /** Flats turned so far on each nut: a stand-in’s leak follows. */
   flats?: number;
 };

@@ -32,13 +32,12 @@ export type LimitQuestion = {
   schools: MethodLimit[];
 };
 
-/** The bolt to tighten now; `round` where its pass only goes round once more, `last` where nothing comes after it. */
+/** The bolt to tighten now; `last` where nothing comes after its pass. */
 export type BoltDue = {
   pass: number;
   bolt: number;
   torqueNm: number | null;
   settling: boolean;
-  round: boolean;
   last: boolean;
 };
 

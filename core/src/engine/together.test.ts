@@ -4,7 +4,7 @@ import { handAt } from '../testing/test-stand.ts';
 import { kindOf } from './answers.ts';
 import { ISOLATION } from './isolation.ts';
 import type { Setup } from './setup.ts';
-import { actsLeft, lastToTell } from './together.ts';
+import { actsLeft, goesOnTo } from './together.ts';
 import { stepOf } from './trades.ts';
 
 const SAFETY = ['isolated', 'pressure', 'rotor', 'gas', 'drained', 'supported', 'protected'];
@@ -30,14 +30,15 @@ it('tells together only what is done, never a safety, a start, a choice or a par
         expect(step.starts, `${name} ${id}`).not.toBe(true);
         expect(SAFETY).not.toContain(item.id);
       }
-      const last = lastToTell(h.state, step);
-      if (last) expect(step.standsOn ?? []).not.toContain(ISOLATION);
-      if (last?.what !== 'acts') return;
-      for (const item of last.items) h.answer(id, item.id, 'yes');
+      if (actsLeft(h.state, step).length > 0) expect(step.standsOn ?? []).not.toContain(ISOLATION);
+      const on = goesOnTo(h.state, step);
+      if (!on || step.kind.due?.(h.state.steps.find((s) => s.id === id)?.report ?? null)) return;
+      expect(step.closes, `${name} ${id}`).toBeUndefined();
+      for (const item of actsLeft(h.state, step)) h.answer(id, item.id, 'yes');
       expect(h.state.steps.find((s) => s.id === id)?.blocking, `${name} ${id}`).toEqual([]);
       told++;
     });
-  expect(told).toBeGreaterThan(40);
+  expect(told).toBeGreaterThan(10);
 }, 30_000);
 
 it('a no among the acts is never told over', () => {
@@ -52,5 +53,5 @@ it('a no among the acts is never told over', () => {
   const all = actsLeft(h.state, step).map((i) => i.id);
   h.answer('rotary1', 'pin', 'no');
   expect(actsLeft(h.state, step).map((i) => i.id)).toEqual(all.filter((i) => i !== 'pin'));
-  expect(lastToTell(h.state, step)).toBeNull();
+  expect(goesOnTo(h.state, step)).toBeNull();
 });

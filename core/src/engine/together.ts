@@ -1,3 +1,4 @@
+import type { Text } from '../message/message.ts';
 import { comesBefore } from './answers.ts';
 import { answered } from './facts.ts';
 import { ISOLATION } from './isolation.ts';
@@ -6,44 +7,34 @@ import type { GateItem, StepDefinition } from './step.ts';
 
 const stepStands = (state: JobState, step: StepDefinition) => state.steps.find((s) => s.id === step.id);
 
+/** Nothing is told together where each comes in its turn, and nothing that the isolation or the start hangs on. */
+const onlySingly = (step: StepDefinition): boolean =>
+  step.inOrder === true || step.starts === true || step.standsOn?.includes(ISOLATION) === true;
+
 /** Questions of a step that nobody has answered yet and that can be answered now. */
 const unanswered = (state: JobState, step: StepDefinition): GateItem[] =>
   answered(state, step).flatMap(({ item, answer }) =>
     answer === undefined && comesBefore(stepStands(state, step), item) === null ? [item] : [],
   );
 
-/**
- * The acts of a step that may be told together, as they are listed: only what is done, never what is looked for, and nothing
- * where each comes in its turn or on which the isolation hangs.
- */
+/** The acts of a step that may be told together, as they are listed: only what is done, never what is looked for. */
 export const actsLeft = (state: JobState, step: StepDefinition): GateItem[] =>
-  step.inOrder || step.starts ? [] : unanswered(state, step).filter((i) => i.act === true);
-
-/** What is the last thing a step waits for, where one touch can tell it: its acts, a question, or what is left of a pass of bolts. */
-export type LastToTell =
-  | { what: 'acts'; items: GateItem[] }
-  | { what: 'pass'; count: number; round: boolean };
+  onlySingly(step) ? [] : unanswered(state, step).filter((i) => i.act === true);
 
 /**
- * The one thing a step still waits for, so that telling it and going on is one touch; null where there is more to it, where a
- * verdict comes first, and where nothing may be told by the way: the isolation, the start.
+ * The step after this one, where its acts, or the last pass of its bolts, are all it still waits for: telling them and going on is one touch.
+ * @returns null where there is more to it: a question that is no act, a verdict to be read, no way back after it
  */
-export function lastToTell(state: JobState, step: StepDefinition): LastToTell | null {
-  const stands = stepStands(state, step);
-  if (!stands || step.inOrder || step.starts || step.standsOn?.includes(ISOLATION) || step.kind.place)
-    return null;
-  // What has a verdict of its own is read before anybody goes on.
+export function goesOnTo(state: JobState, step: StepDefinition): Text | null {
+  const at = state.steps.findIndex((s) => s.id === step.id);
+  const stands = state.steps[at];
+  const next = state.steps[at + 1];
+  if (!stands || !next || onlySingly(step) || step.closes || step.kind.place) return null;
   if (stands.blocking.length !== 1 || stands.blocking[0]?.verdict !== 'incomplete') return null;
-  const due = step.kind.due?.(stands.report);
   const items = unanswered(state, step);
-  if (due) {
-    const left = step.kind.leftOfPass?.(stands.report);
-    return left && due.last && items.length === 0
-      ? { what: 'pass', count: left.length, round: due.round }
-      : null;
-  }
-  const told = items.every((i) => i.act) || (items.length === 1 && !items[0]?.note);
-  return told && items.length > 0 && ahead(state, step) === 0 ? { what: 'acts', items } : null;
+  const due = step.kind.due?.(stands.report);
+  const last = due
+    ? due.last && items.length === 0 && step.kind.leftOfPass?.(stands.report) != null
+    : items.length > 0 && items.every((i) => i.act) && (step.kind.ahead?.(state, step).length ?? 0) === 0;
+  return last ? next.title : null;
 }
-
-const ahead = (state: JobState, step: StepDefinition): number => step.kind.ahead?.(state, step).length ?? 0;

@@ -62,7 +62,7 @@ function depthHere(rules: SiteRules | undefined, last: Setup | undefined): Depth
   return last?.depth && isLessDeep(ruled, last.depth) ? last.depth : ruled;
 }
 
-/** A setup with another laid over it; parts of it field by field. */
+/** A setup with the fields of another in place of its own; of its parts, too. */
 function laidOver(under: StartSetup, over: StartSetup | undefined): StartSetup {
   const both = { ...under };
   for (const [name, value] of Object.entries(over ?? {})) {

@@ -37,7 +37,7 @@ export type {
 export type { GateItem, KindFamily, LimitQuestion, StepDefinition } from '../engine/step.ts';
 export { type StillHolds, stillHolding } from '../engine/still-holds.ts';
 export { take } from '../engine/take.ts';
-export { actsLeft, type LastToTell, lastToTell } from '../engine/together.ts';
+export { actsLeft, goesOnTo } from '../engine/together.ts';
 export type { Trade } from '../engine/trade.ts';
 export {
   actOn,

@@ -24,7 +24,9 @@ export function touchesNear(
   lastMm: number | null,
   unit: LengthUnit,
 ): string[] {
-  if (place.offers && gauge) return place.offers.map((v) => offered(place.quantity, v, unit));
+  // A tester reads what it reads: only plates are one of a few.
+  if (place.offers && gauge && gauge.step >= (place.offers.step ?? 0) * 0.999)
+    return place.offers.values.map((v) => offered(place.quantity, v, unit));
   const ready = gauge ? READY[gauge.kind] : undefined;
   if (!gauge || !ready?.of.includes(place.quantity) || lastMm === null) return [];
   const { above, below } = ready;

@@ -6,9 +6,7 @@ import {
   checksLeft,
   type JobState,
   LACKING,
-  type LastToTell,
   lackingAt,
-  lastToTell,
   mayLack,
   procedureFor,
   type Reading,
@@ -22,12 +20,10 @@ import type { Text } from '@fulcrant/core/messages';
 import { COMMON, textKey } from '@fulcrant/core/messages';
 import { placeName } from '@fulcrant/core/sheet';
 import { format } from 'date-fns';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { type JobView, useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
 import { usePinAgain } from '../entry/pin-again.tsx';
-import { useWholePassShown, WHOLE_PASS } from '../steps/bolts/whole-pass.ts';
-import { answerOf } from '../steps/GateStep.tsx';
 import { Button } from '../ui/controls.tsx';
 import { useKeys } from '../ui/keys.ts';
 import { ReasonDialog } from '../ui/ReasonDialog.tsx';
@@ -118,28 +114,12 @@ export function Actions({
   };
 
   const pass = () => void job.act('step.passed', { step: step.id }).then(onFault);
-  // One thing left to tell: it is told and the step passed by one touch. Not at a practice job, where each is practised.
-  const whole = useWholePassShown();
-  const oneLeft = open && !job.practice && !undone ? lastToTell(state, definition) : null;
-  const lastOne = oneLeft?.what === 'pass' && !whole ? null : oneLeft;
-  const tellAndPass = () =>
-    lastOne?.what === 'acts' &&
-    void job
-      .actAll([
-        ...lastOne.items.map((i) => answerOf(definition, i)),
-        { type: 'step.passed', data: { step: step.id } },
-      ] as Parameters<typeof job.actAll>[0])
-      .then((refused) => onFault(refused.find((r) => r !== null) ?? null));
   const withdrawLast = () => {
     setReading(last ?? null);
     setAsk('withdraw');
   };
   const mayWithdraw = last !== undefined && may;
-  const onButton = useRef<HTMLButtonElement>(null);
-  useKeys({
-    pass: () => open && (lastOne ? onButton.current?.click() : pass()),
-    withdraw: () => mayWithdraw && withdrawLast(),
-  });
+  useKeys({ pass: () => open && pass(), withdraw: () => mayWithdraw && withdrawLast() });
 
   // A person knows “station 2 at 0°”, not its key.
   const name = (r: Reading) =>
@@ -194,18 +174,14 @@ export function Actions({
           )}
           {open && after && !signsAt(state.setup, step.id) && (
             <Button
-              ref={onButton}
               // What is over its limit is put right first: that is the main button then.
               weight={stands && mayRepeat ? 'line' : 'solid'}
-              {...(lastOne?.what === 'pass'
-                ? { type: 'submit', form: WHOLE_PASS }
-                : { onClick: lastOne ? tellAndPass : pass })}
-              disabled={blocking !== undefined && lastOne === null}
+              disabled={blocking !== undefined}
+              onClick={pass}
               title="F9"
               data-pass-step
-              data-and-on={lastOne?.what}
             >
-              {say(saysOn(lastOne, after.title))}
+              {say(M.onTo({ title: after.title }))}
             </Button>
           )}
         </>
@@ -230,7 +206,7 @@ export function Actions({
       <Button weight="bare" onClick={() => setMore(true)}>
         {say(COMMON.moreWord)}
       </Button>
-      {open && (!blocking || lastOne) && definition.closes && !undone && (
+      {open && !blocking && definition.closes && !undone && (
         <p className="m-0 min-w-48 flex-1 leading-snug max-md:hidden">
           <strong className="font-label text-lg font-semibold">{say(M.doorCloses)}</strong>{' '}
           <Words of={definition.closes} />
@@ -351,13 +327,6 @@ export function Actions({
     </div>
   );
 }
-
-/** What the button that goes on says: what it tells by the way, and what comes next. */
-const saysOn = (last: LastToTell | null, title: Text): Text => {
-  if (last === null) return M.onTo({ title });
-  if (last.what === 'pass') return (last.round ? M.noneMovedOnTo : M.allTightOnTo)({ title });
-  return last.items.length === 1 ? M.okOnTo({ title }) : M.doneOnTo({ count: last.items.length, title });
-};
 
 /** Lines of a release: enough to see what is let go on. */
 const HELD_LINES = 6;

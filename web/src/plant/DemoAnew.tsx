@@ -27,16 +27,14 @@ export function DemoAnew() {
       return setFault(error instanceof Error ? saidBy(error) : null);
     }
     await forgetDevice();
-    // First it goes, then it comes back with the demo of today.
-    for (let gone = false; ; ) {
+    // The old sign-in holds until the old demo is gone.
+    while (
+      (await fetch('/api/session').then(
+        (r) => r.status,
+        () => 0,
+      )) !== 401
+    )
       await new Promise((done) => setTimeout(done, ASK_MS));
-      const up = await fetch('/api/health').then(
-        (r) => r.ok,
-        () => false,
-      );
-      if (!up) gone = true;
-      else if (gone) break;
-    }
     location.assign('/sign-in');
   };
   return (

@@ -4,13 +4,14 @@ import {
   answerTo,
   canLack,
   type GateItem,
+  goesOnTo,
   type JobState,
   type StepDefinition,
 } from '@fulcrant/core/job';
-import { COMMON, sameText, textKey } from '@fulcrant/core/messages';
+import { COMMON, sameText, type Text, textKey } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Check } from 'lucide-react';
-import { Fragment } from 'react';
+import { Fragment, useState } from 'react';
 import type { JobView } from '../data/job.ts';
 import { Button, Fault } from '../ui/controls.tsx';
 import { Explained } from '../ui/Explained.tsx';
@@ -39,7 +40,19 @@ export function GateStep({
   const say = useSay();
   // At a practice job each is told by itself: doing them is what is practised.
   const acts = open && job && !job.practice ? actsLeft(state, step) : [];
-  const together = new Set(acts.length > 1 ? acts.map((i) => i.id) : []);
+  const [fault, setFault] = useState<Text | null>(null);
+  const next = acts.length > 0 ? goesOnTo(state, step) : null;
+  const together = new Set(acts.length > 1 || next ? acts.map((i) => i.id) : []);
+  const tell = () =>
+    void job
+      ?.actAll([
+        ...acts.map(({ id }) => ({
+          type: 'gate.answered' as const,
+          data: { step: step.id, item: id, answer: 'yes' as const },
+        })),
+        ...(next ? [{ type: 'step.passed' as const, data: { step: step.id } }] : []),
+      ] as Parameters<JobView['actAll']>[0])
+      .then((refused) => setFault(refused.find((r) => r !== null) ?? null));
   const groups = [...new Map(items.map((i) => [textKey(i.group), i.group])).values()];
   return (
     <div className="flex flex-col gap-4">
@@ -68,13 +81,18 @@ export function GateStep({
       {together.size > 0 && (
         <div className="-mt-2 flex items-center gap-3 border-l-[6px] border-brass pl-3">
           <Button
-            onClick={() => void job?.actAll(acts.map((i) => answerOf(step, i)))}
+            weight={next ? 'solid' : 'line'}
+            onClick={tell}
             data-told-together={acts.length}
+            data-and-on={next ? '' : undefined}
           >
-            {say(M.markedDone({ count: acts.length }))}
+            {say(
+              next ? M.doneOnTo({ count: acts.length, title: next }) : M.markedDone({ count: acts.length }),
+            )}
           </Button>
         </div>
       )}
+      {fault && <Fault>{say(fault)}</Fault>}
       {open && ahead.length > 0 && (
         <ul className="m-0 -mt-4 list-none p-0" aria-label={say(M.whatFollows)} data-ahead={ahead.length}>
           {ahead.map((item) => (
@@ -88,12 +106,6 @@ export function GateStep({
   );
 }
 
-/** A question told as done. */
-export const answerOf = (step: StepDefinition, item: GateItem) => ({
-  type: 'gate.answered' as const,
-  data: { step: step.id, item: item.id, answer: 'yes' as const },
-});
-
 function Item({
   state,
   step,
@@ -102,7 +114,8 @@ function Item({
   together,
   onAnswer,
 }: Props & {
-  item: GateItem /** One touch tells it with others: drawn as one bracket. */;
+  item: GateItem;
+  /** One touch tells it with others: drawn as one bracket. */
   together: boolean;
 }) {
   const say = useSay();

@@ -5,6 +5,7 @@ import { en } from '../words/en/steps.ts';
 export const M = defineMessages('page.steps', en, {
   accepted: { count: 'count', deviations: 'text' },
   markedDone: { count: 'count' },
+  doneOnTo: { count: 'count', title: 'text' },
   asRecordedHereSigned: { signed: 'text' },
   doesNotApply: { lacks: 'text', ask: 'text' },
   doesNotApply2: { lacks: 'text' },

@@ -1,4 +1,4 @@
-import type { Setup } from '@fulcrant/core/job';
+import { goesOnTo, type Setup } from '@fulcrant/core/job';
 import { type BoltValues, bolts, gaps, gate, signature } from '@fulcrant/core/steps';
 import { useGauge } from '../entry/gauge-choice.ts';
 import { bearingViews } from './bearing/views.tsx';
@@ -12,7 +12,7 @@ import { view } from './view.tsx';
 
 /** Bolts tightened pass by pass or one by one, and what is asked round them. */
 function Bolts(p: ViewProps<Setup, BoltValues>) {
-  const { step, values, open, job } = p;
+  const { state, step, values, open, job } = p;
   // One that reaches what these bolts take in the end, and is in date.
   const wrench = useGauge(WRENCHES, values.torque.torqueNm || undefined);
   return (
@@ -23,6 +23,7 @@ function Bolts(p: ViewProps<Setup, BoltValues>) {
       questionsFirst={step.itemsFirst === true}
       questions={step.items ? <GateStep {...p} /> : null}
       onTick={(tick) => job.act('bolt.tightened', { step: step.id, ...tick })}
+      goesOn={open ? goesOnTo(state, step) : null}
       onPass={
         job.practice
           ? null

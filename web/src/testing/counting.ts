@@ -193,13 +193,6 @@ async function workStep(
   let slipped = slip.step !== step;
   for (let n = 0; n < 200; n++) {
     const passing = () => document.querySelector<HTMLButtonElement>('[data-pass-step]');
-    const andOn = document.querySelector<HTMLButtonElement>('[data-and-on]:not([disabled])');
-    if (andOn) {
-      hand.taps++;
-      fireEvent.click(andOn);
-      await until(() => state().present !== step || document.querySelector('[role="alert"]'));
-      if (state().present !== step) return;
-    }
     const asked = document.querySelector<HTMLElement>('[data-asked-here]');
     if (asked) {
       await sayHere(hand, asked, state(), here);
@@ -207,8 +200,9 @@ async function workStep(
     }
     const together = document.querySelector<HTMLElement>('[data-told-together]');
     if (together) {
+      const on = together.dataset.andOn !== undefined;
       hand.touch(together);
-      await until(() => document.querySelector('[data-told-together]') === null || state().present !== step);
+      await until(() => state().present !== step || (!on && !together.isConnected));
       if (state().present !== step) return;
       continue;
     }
@@ -261,12 +255,14 @@ async function workStep(
       const moved = bolts.querySelector<HTMLInputElement>('[data-moved]');
       if (moved) hand.type(moved, Number(bolts.dataset.pass) > 1 ? '0' : '20');
       const several = bolts.querySelector<HTMLElement>('[data-passes-told]');
-      hand.touch(several ?? the('[data-pass-told], [data-tick]'));
+      const one = the('[data-pass-told], [data-tick]');
+      const on = !several && one.dataset.andOn !== undefined;
+      hand.touch(several ?? one);
       const full = Number(bolts.dataset.pass) + Number(several?.dataset.passesTold ?? 1);
       await until(
         () =>
           state().present !== step ||
-          (at() !== was && (!several || Number(at()?.split('/')[0] ?? full) >= full)),
+          (!on && at() !== was && (!several || Number(at()?.split('/')[0] ?? full) >= full)),
       );
       if (state().present !== step) return;
       continue;

@@ -1,6 +1,6 @@
 import type { Text } from '@fulcrant/core/messages';
 import { Dialog as RadixDialog } from 'radix-ui';
-import type { ButtonHTMLAttributes, ReactNode, Ref } from 'react';
+import type { ButtonHTMLAttributes, ReactNode } from 'react';
 import { Words } from './settings.tsx';
 
 type Weight = 'solid' | 'line' | 'bare' | 'stop';
@@ -17,7 +17,7 @@ export function Button({
   weight = 'line',
   className = '',
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { weight?: Weight; ref?: Ref<HTMLButtonElement> }) {
+}: ButtonHTMLAttributes<HTMLButtonElement> & { weight?: Weight }) {
   return (
     <button
       type="button"

@@ -40,7 +40,7 @@ export const BOX_BORE_TIR_MM = 0.13;
 
 /**
  * Concentricity of a box bore by a sweep from the shaft, the sag of the bracket taken out first. Eccentricity is the 1×
- * amplitude; the wall stands nearest the shaft where the reading is highest.
+ * amplitude; the wall is nearest to the shaft where the reading is highest.
  * Source: common practice for the limit; geometry.
  */
 export function boxBore(input: BoxBoreInput): CalculatorResult<BoxBoreValues> {

@@ -34,7 +34,7 @@ const LIMIT_UM: Record<FinishSurface, number> = { shaft: 0.8, 'gasket-face': 3.2
 /** The same limits as an inch comparator carries them, µm: a reading at the round figure of either scale meets the limit. */
 const ROUND_INCH_UM: Record<FinishSurface, number> = { shaft: 32 * 0.0254, 'gasket-face': 125 * 0.0254 };
 /** What steps so coarsely is a set of comparator plates, no tester, µm. */
-const PLATES_UM = 0.2;
+export const PLATES_UM = 0.2;
 const NAME: Record<FinishSurface, Text> = { shaft: M.shaftUnderSeal, 'gasket-face': M.gasketFace };
 
 /**

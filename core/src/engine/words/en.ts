@@ -97,7 +97,7 @@ export const en = {
   readsOnlyFittersLeadHands: '{roleSaid} reads; only fitters and lead hands record.',
   safeStartAlthoughStopLifted:
     'Safe to start although this stop was lifted by {name} and seen by nobody else: {reason}',
-  sayWhatFrontYou: 'Say what is in front of you: {words}',
+  sayWhatFrontYou: 'Enter what this part has: {words}',
   secondPersonHasStillLook:
     'A second person has still to look: {name} changed the setup ({reason}), and this stop went with it. {reason2}',
   seenSecondPersonChangedSetup:

@@ -154,7 +154,7 @@ function houseItems(setup: BearingSetup): GateItem[] {
           item(COMMON.housing, 'halves', M.bothHalvesBelongTogetherMatch),
         ]
       : [item(COMMON.housing, 'faces', M.mountingFaceFlatCleanUnit)]),
-    done(
+    item(
       COMMON.housing,
       'rings',
       setup.role === 'fixed' ? RINGS[c.rings ?? 'both'] : M.noFixingRingBesideOuter,
@@ -305,7 +305,6 @@ export const loadStep = (setup: BearingSetup): StepDefinition<BearingSetup>[] =>
             { id: 'support', group: H.load, ask: M.shaftSupportOutLoadStands },
             {
               id: 'inline',
-              act: true,
               group: H.load,
               ask: M.housingsLineStraightedgeWireLaser,
             },

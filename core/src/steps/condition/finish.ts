@@ -1,4 +1,9 @@
-import { type FinishSurface, type FinishValues, shaftFinish } from '../../arithmetic/shaft/finish.ts';
+import {
+  type FinishSurface,
+  type FinishValues,
+  PLATES_UM,
+  shaftFinish,
+} from '../../arithmetic/shaft/finish.ts';
 import { goesTo } from '../../engine/depth.ts';
 import { decisionOf } from '../../engine/setup.ts';
 import type { Facts, Place } from '../../engine/state.ts';
@@ -20,7 +25,7 @@ export type FinishStepValues = {
   surfaces: Array<FinishValues & { surface: FinishSurface; readingsUm: Array<number | null> }>;
 };
 
-/** Steps of a comparator, Ra: each twice the one before. ISO 4288 uses the same series; from memory. */
+/** Plates of a comparator, Ra, each twice as rough as the one before. Common practice, no source. */
 const PLATES_MM = [0.0002, 0.0004, 0.0008, 0.0016, 0.0032] as const;
 
 /** Places read on each surface: three round the shaft and three on the face, or one comparison of each. */
@@ -56,7 +61,7 @@ const placesOf = (facts: Facts<ShaftSetup>): Place[] =>
       high: 0.1,
       instrumentKinds: ['roughness' as const],
       // Compared once with plates, it is one of them.
-      ...(placesAt(facts.setup) === 1 ? { offers: PLATES_MM } : {}),
+      ...(placesAt(facts.setup) === 1 ? { offers: { values: PLATES_MM, step: PLATES_UM / 1000 } } : {}),
     })),
   );
 

@@ -39,7 +39,7 @@ const safe = safeStep(COMMON.safeComplete, [
   item(H.safe, 'lift', M.twoPeopleGearRatedLift),
   item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
   ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
-  done(COMMON.kit, 'kit', M.kitCompleteGasketsLipSeals),
+  item(COMMON.kit, 'kit', M.kitCompleteGasketsLipSeals),
 ]);
 
 /** An end plate drawn up: guide pins fill two holes until all other bolts hold the plate. */
@@ -63,7 +63,7 @@ const plate = (id: string, title: Text): StepDefinition<GearPumpSetup> => ({
     },
   })),
   guide: M.allBoltsHandButTwo,
-  items: [done(H.pins, 'pins', M.bothGuidePinsOutLast)],
+  items: [item(H.pins, 'pins', M.bothGuidePinsOutLast)],
 });
 
 const CAUSES = [
@@ -191,7 +191,7 @@ export function gearPumpRebuild(setup: GearPumpSetup): Procedure<GearPumpSetup> 
       plate('rearbolts', M.rearPlateBolts),
       asked('drains', M.drainPlugs, M.platesTorque, [
         ifFitted(H.drains, 'plugs', M.drainPlugsSameTorqueAs),
-        done(H.drains, 'sleevesoff', M.sleevesOffShaftEndsAgain),
+        item(H.drains, 'sleevesoff', M.sleevesOffShaftEndsAgain),
       ]),
       together(
         'chambers',

@@ -6,7 +6,7 @@ import { COMMON } from '../../message/common/messages.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
 import { gate } from '../../steps/gate.ts';
 import { glandGaps } from '../../steps/gland-gaps.ts';
-import { asked, done, ifFitted, item } from '../../steps/questions.ts';
+import { asked, ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { signature } from '../../steps/signature.ts';
 import { type StandsOn, standing } from '../../steps/standing.ts';
@@ -114,7 +114,7 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         guide: M.nutsFingerTightGapFrom,
         repeatWord: M.tappedSquare,
         items: [
-          done(H.follower, 'finger', M.nutsFingerTightOnlyShaft),
+          item(H.follower, 'finger', M.nutsFingerTightOnlyShaft),
           ...(goesTo(setup, 'standard') ? [] : [item(H.follower, 'square', M.followerSquareByEye)]),
         ],
       },
@@ -127,7 +127,7 @@ export function packingJob(setup: PackingSetup): Procedure<PackingSetup> {
         startOrder({
           drive: setup.drive ?? 'untouched',
           group: COMMON.start,
-          isolated: [done(COMMON.start, 'flush', M.flushBoxFilledVented)],
+          isolated: [item(COMMON.start, 'flush', M.flushBoxFilledVented)],
           guards: M.guardsNobodyBesideCoupling,
           lifted: item(COMMON.start, 'handed', COMMON.isolationLiftedRuleHouseName),
         }),

@@ -94,7 +94,7 @@ function firstMissing(taken: readonly Reading[]): number {
 /** A ring, and where its joint is to stand: turned on from that of the ring below. */
 const ringPlace = (n: number, joints: readonly number[], stagger: number): Place => ({
   ...anglePlace(ringKey.write({ n }), M.jointRingFromTopClockwise({ n })),
-  offers: [n < 2 ? 0 : ((joints[n - 2] ?? 0) + stagger) % 360],
+  offers: { values: [n < 2 ? 0 : ((joints[n - 2] ?? 0) + stagger) % 360] },
 });
 
 function staggered(all: readonly number[], i: number, deg: number, stagger: number): Finding[] {

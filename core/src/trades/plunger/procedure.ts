@@ -19,7 +19,7 @@ const safe = safeStep(COMMON.safeComplete, [
   item(H.safe, 'rotor', M.crankBlockedPlungerCannotMove),
   item(H.safe, 'protected', COMMON.eyeProtectionGlovesBoots),
   ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
-  done(COMMON.kit, 'parts', M.partsSetNutPlungerComplete),
+  item(COMMON.kit, 'parts', M.partsSetNutPlungerComplete),
   ifFitted(COMMON.kit, 'tools', M.softBarPickMarkerSheets),
 ]);
 
@@ -55,7 +55,7 @@ export function plungerSet(setup: PlungerSetup): Procedure<PlungerSetup> {
       asked('look', M.borePlunger, M.nothingFittedWhatHasNot, [
         item(H.look, 'plunger', M.plungerWithoutScoresPitsWhat, { note: true }),
         item(H.look, 'bore', M.packingBoreCleanNoStep),
-        done(H.look, 'threads', M.threadsCleanLubricated),
+        item(H.look, 'threads', M.threadsCleanLubricated),
       ]),
       {
         id: 'sizes',

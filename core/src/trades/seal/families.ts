@@ -69,7 +69,7 @@ const component = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   },
   asked('rotary', COMMON.rotary, M.pushedCollarTurnPastTaped, [
     done(COMMON.rotary, 'lubricated', M.shaftSecondarySealsLubricated),
-    done(COMMON.rotary, 'mark', M.rotaryMarkSpringFreeNot),
+    item(COMMON.rotary, 'mark', M.rotaryMarkSpringFreeNot),
     done(COMMON.rotary, 'faces', M.facesWipedDrySheetsOil),
   ]),
   setScrews({ closes: M.onceBoxClosedCollarCan }),
@@ -116,7 +116,7 @@ const cartridge = (setup: SealSetup): StepDefinition<SealSetup>[] => [
 
 const cassette = (setup: SealSetup): StepDefinition<SealSetup>[] => [
   asked('change', M.cassette, M.glandStaysCassetteChanged, [
-    done(H.old, 'clipped', M.clipsTemplateScrewedHomeBefore),
+    item(H.old, 'clipped', M.clipsTemplateScrewedHomeBefore),
     item(H.old, 'out', M.oldCassetteOutGlandGasket),
     done(H.newText, 'pushed', M.newCassettePushedPinHole),
     done(H.newText, 'dogs', M.dogPointsEngagedTheirHoles),

@@ -2,7 +2,7 @@ import { M as H } from '../../engine/headings/messages.ts';
 import { type Procedure, redone } from '../../engine/step.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import { conditionSteps, LAST_MEASURES } from '../../steps/condition/condition-steps.ts';
-import { done, ifFitted, item } from '../../steps/questions.ts';
+import { ifFitted, item } from '../../steps/questions.ts';
 import { EMPTY, ISOLATED, ROTOR, safeStep } from '../../steps/safe-step.ts';
 import { breakawayStep, facesOf } from './breakaway.ts';
 import { FAMILY_STEPS } from './families.ts';
@@ -22,8 +22,8 @@ const safe = (setup: SealSetup) =>
     ...(setup.family === 'purged' ? [item(H.safe, 'gas', M.purgeGasShutVentedPlace)] : []),
     item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
     ifFitted(COMMON.kit, 'instructions', M.makersSheetSealBenchTorques),
-    done(COMMON.kit, 'parts', M.sealGasketScrewsToolsComplete),
-    done(COMMON.kit, 'clean', M.handsClothBenchCleanLint),
+    item(COMMON.kit, 'parts', M.sealGasketScrewsToolsComplete),
+    item(COMMON.kit, 'clean', M.handsClothBenchCleanLint),
   ]);
 
 /**

@@ -172,7 +172,7 @@ export const sealEnd = (setup: SealSetup): StepDefinition<SealSetup>[] => [
     [
       item(COMMON.pipes, 'ports', M.portsLookedOnceMoreRight),
       ifFitted(COMMON.pipes, 'connected', M.flushQuenchBarrierConnectedWithout),
-      ...(setup.family === 'purged' ? [] : [done(COMMON.pipes, 'vented', M.boxVentedFilled)]),
+      ...(setup.family === 'purged' ? [] : [item(COMMON.pipes, 'vented', M.boxVentedFilled)]),
     ],
     { standsOn: ['handturn', 'breakaway'] },
   ),

@@ -216,7 +216,7 @@ export const twoNutsStep = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] =
 
 const TWO_NUTS: GateItem[] = [
   { id: 'loose', act: true, group: H.twoNuts, ask: M.dismountNutBackTwoTurns },
-  { id: 'freed', act: true, group: H.twoNuts, ask: M.nutFaceTappedSoftMallet, remedy: M.driveNutBackOneTurn },
+  { id: 'freed', group: H.twoNuts, ask: M.nutFaceTappedSoftMallet, remedy: M.driveNutBackOneTurn },
   { id: 'snug', act: true, group: H.twoNuts, ask: M.mountNutSnugAgain },
 ];
 
@@ -244,7 +244,7 @@ const byHydraulicNut = (setup: SleeveSetup): StepDefinition<SleeveSetup>[] => [
         group: COMMON.pump,
         ask: M.nutOneSleevePistonArea,
       },
-      { id: 'bled', act: true, group: COMMON.pump, ask: M.pistonFullyAirBledHose },
+      { id: 'bled', group: COMMON.pump, ask: M.pistonFullyAirBledHose },
       {
         id: 'dial',
         act: true,

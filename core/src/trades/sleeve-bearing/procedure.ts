@@ -69,11 +69,10 @@ const safe = (setup: SleeveSetup) =>
       },
       {
         id: 'parts',
-        act: true,
         group: COMMON.kit,
         ask: M.bearingSleeveNutNewLock,
       },
-      { id: 'tools', act: true, group: COMMON.kit, ask: TOOLS[schoolOf(setup)] },
+      { id: 'tools', group: COMMON.kit, ask: TOOLS[schoolOf(setup)] },
       {
         id: 'preservative',
         group: COMMON.kit,
@@ -88,7 +87,6 @@ const safe = (setup: SleeveSetup) =>
       },
       {
         id: 'clean',
-        act: true,
         group: COMMON.kit,
         ask: M.shaftSleeveBoreHousingClean,
       },

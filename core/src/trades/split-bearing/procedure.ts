@@ -30,19 +30,16 @@ const safe = safeStep(COMMON.safeComplete, [
   { id: 'protected', group: H.safe, ask: COMMON.eyeProtectionGlovesBoots },
   {
     id: 'parts',
-    act: true,
     group: COMMON.kit,
     ask: M.raceRingsCageOuterRace,
   },
   {
     id: 'screws',
-    act: true,
     group: COMMON.kit,
     ask: M.screwsCountedLostOneReplaced,
   },
   {
     id: 'tools',
-    act: true,
     group: COMMON.kit,
     ask: M.feelersSoftMalletTorqueWrench,
   },
@@ -246,7 +243,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
             'film',
             setup.film === 'oil' ? M.sphericalSeatLightlyOiled : M.sphericalSeatAntiSeizeAs,
           ),
-          done(COMMON.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
+          item(COMMON.cartridge, 'lower', M.lowerHalfRotatedSecondTurn),
           ifFitted(COMMON.cartridge, 'path', M.greasePathProvedAgainFresh),
           ...SEALS[setup.seals ?? 'labyrinth'],
           done(COMMON.cartridge, 'upper', M.upperHalfLubricationPortTop),
@@ -278,7 +275,7 @@ export function splitBearing(setup: SplitSetup): Procedure<SplitSetup> {
         guide: M.justClosedShaftTurnedSo,
         items: [
           done(H.cap, 'closed', M.capBoltsJustClosedNo),
-          done(
+          item(
             H.cap,
             'turned',
             setup.aligned === 'power' ? M.thirdTurnSlowlyPowerUnder : M.thirdTurnSeveralSlowTurns,

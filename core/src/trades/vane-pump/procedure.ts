@@ -29,7 +29,7 @@ const safe = (setup: VanePumpSetup) =>
     item(H.safe, 'gas', M.noFlammableHarmfulVapourMeasured),
     item(H.safe, 'protected', COMMON.eyeProtectionGlovesWhatBoots),
     ifFitted(COMMON.kit, 'instructions', COMMON.makersInstructionsHandTheyOutrank),
-    done(COMMON.kit, 'kit', M.seatsRingsGreaseSealsO),
+    item(COMMON.kit, 'kit', M.seatsRingsGreaseSealsO),
     ...(setup.fixtures === 'none' ? [] : [ifFitted(COMMON.kit, 'tools', M.guardRingShaftGuardGuide)]),
   ]);
 
@@ -141,7 +141,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
           remedy: M.lookLampScratchUnderO,
         }),
         done(H.head, 'together', M.oldGreaseSealSeatTapped),
-        done(H.head, 'rotaryoff', M.oldRotatingRingOff),
+        item(H.head, 'rotaryoff', M.oldRotatingRingOff),
         done(H.head, 'headring', M.oldHeadRingOff),
         done(H.head, 'bore', M.boreCleanedNoLeadChamfer),
       ],
@@ -246,7 +246,7 @@ function sideSteps(n: Side, s: VanePumpSetup): Step[] {
               ]),
           together('cap', M.cap2, M.overShimsNippleWhereGrease, [
             ifFitted(H.cap, 'nipple', M.nipple({ nipple: nipple(s) })),
-            done(H.cap, 'lined', M.shimsLinedUpTwoBolts),
+            item(H.cap, 'lined', M.shimsLinedUpTwoBolts),
           ]),
           drawn(
             at('capbolts'),
@@ -302,7 +302,7 @@ export function vanePumpSeals(setup: VanePumpSetup): Procedure<VanePumpSetup> {
           remedy: M.freeRenewBeforeAnyGrease,
         }),
         ifFitted(COMMON.grease, 'nipple', M.nippleWipedClean),
-        done(COMMON.grease, 'slowly', M.greasedSlowlyStoppedAsRelief),
+        item(COMMON.grease, 'slowly', M.greasedSlowlyStoppedAsRelief),
       ]),
       {
         ...asked(

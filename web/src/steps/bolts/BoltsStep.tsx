@@ -18,6 +18,7 @@ type Props = {
   choice: GaugeChoice;
   onTick: (tick: Tick) => Promise<Text | null>;
   /** Null where each bolt is to be told: at a practice bench, where the pulling is what is practised. */
+  goesOn: Text | null;
   onPass: ((told: readonly ToldPass[], on: boolean) => Promise<Text | null>) | null;
   /** Questions that come before the wrench, or after it. */
   questions: ReactNode;
@@ -25,7 +26,16 @@ type Props = {
 };
 
 /** The pattern, pass by pass: one touch a pass, or bolt by bolt where somebody wants to or where each movement is judged. */
-export function BoltsStep({ values, open, choice, onTick, onPass, questions, questionsFirst }: Props) {
+export function BoltsStep({
+  values,
+  open,
+  choice,
+  onTick,
+  onPass,
+  goesOn,
+  questions,
+  questionsFirst,
+}: Props) {
   const { unit } = useSettings();
   // Whoever types each torque goes on in the field; the others go on at the button.
   const typing = useRef(false);
@@ -48,6 +58,7 @@ export function BoltsStep({ values, open, choice, onTick, onPass, questions, que
             values={values}
             choice={choice}
             onPass={onPass}
+            goesOn={goesOn}
             onSingly={() => setSingly(true)}
           />
         ) : (

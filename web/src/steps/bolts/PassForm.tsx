@@ -11,7 +11,6 @@ import { useSay, useSettings, Words } from '../../ui/settings.tsx';
 import { M } from './messages.ts';
 import type { ToldPass } from './told.ts';
 import { WrenchField, WrenchHelp } from './WrenchField.tsx';
-import { useShowsWholePass, WHOLE_PASS } from './whole-pass.ts';
 import { useWrenchAt } from './wrench-at.ts';
 
 /** The passes from the one at hand to the full torque, each with what is left of it; none where something still fills a hole. */
@@ -30,12 +29,14 @@ export function PassForm({
   values,
   choice,
   onPass,
+  goesOn,
   onSingly,
 }: {
   values: BoltValues;
   choice: GaugeChoice;
-  /** `on`: and the step is passed, since nothing comes after this pass. */
   onPass: (told: readonly ToldPass[], on: boolean) => Promise<Text | null>;
+  /** The step after this one, where nothing comes after this pass: telling it goes on. Else null. */
+  goesOn: Text | null;
   onSingly: () => void;
 }) {
   const say = useSay();
@@ -44,14 +45,13 @@ export function PassForm({
   const at = useWrenchAt(next?.torqueNm ?? null);
   const [fault, setFault] = useState<Text | null>(null);
   const form = useRef<HTMLFormElement>(null);
-  useShowsWholePass();
   useEffect(() => takeCaret(form.current?.querySelector<HTMLElement>('[data-pass-told]') ?? null), []);
   const pass = next ? values.passes[next.pass] : null;
   if (!next || !pass) return null;
   const left = openIn(values, next.pass);
   const round = pass.kind === 'round';
 
-  const tell = async (moved: boolean, on = false) => {
+  const tell = async (moved: boolean) => {
     const torque = at.read();
     if ('message' in torque) return setFault(torque.message);
     const instrument = next.torqueNm === null ? byHand(say) : choice.gauge;
@@ -60,7 +60,7 @@ export function PassForm({
     setFault(
       await onPass(
         [{ pass: next.pass, bolts: left, torqueNm: torque.nm, instrument, ...(moved ? { moved } : {}) }],
-        on,
+        goesOn !== null && !moved,
       ),
     );
   };
@@ -82,18 +82,21 @@ export function PassForm({
       ),
     );
   };
+  const told = (title: Text | null): Text => {
+    const count = left.length;
+    if (round) return title ? M.noneMovedOnTo({ count, title }) : M.allCheckedNoneMoved({ count });
+    if (title) return M.allTightOnTo({ count, title });
+    return next.torqueNm === null ? M.allHandTight({ count }) : M.allTight({ count });
+  };
   const submit = (e: FormEvent) => {
     e.preventDefault();
-    // The button under the sheet tells the pass and goes on.
-    const by = (e.nativeEvent as SubmitEvent).submitter;
-    void tell(false, by?.hasAttribute('data-pass-step') ?? false);
+    void tell(false);
   };
   return (
     <form
       ref={form}
       onSubmit={submit}
       noValidate
-      id={WHOLE_PASS}
       className="flex flex-col gap-2"
       data-whole-pass={next.pass}
       data-pass={next.pass}
@@ -110,14 +113,14 @@ export function PassForm({
         {next.torqueNm !== null && (
           <WrenchField text={at.text} onText={at.setText} invalid={fault !== null} />
         )}
-        <Button type="submit" weight="solid" className="min-h-14" data-pass-told>
-          {say(
-            round
-              ? M.allCheckedNoneMoved({ count: left.length })
-              : next.torqueNm === null
-                ? M.allHandTight({ count: left.length })
-                : M.allTight({ count: left.length }),
-          )}
+        <Button
+          type="submit"
+          weight="solid"
+          className="min-h-14"
+          data-pass-told
+          data-and-on={goesOn ? '' : undefined}
+        >
+          {say(told(goesOn))}
         </Button>
         {toFull.length > 1 && (
           <Button className="min-h-14" onClick={() => void tellAll()} data-passes-told={toFull.length}>

@@ -7,6 +7,8 @@ export const M = defineMessages('page.steps.bolts', en, {
   moved: { round: 'count' },
   allCheckedNoneMoved: { count: 'count' },
   allHandTight: { count: 'count' },
+  allTightOnTo: { count: 'count', title: 'text' },
+  noneMovedOnTo: { count: 'count', title: 'text' },
   allPassesTold: { count: 'count', torque: 'text' },
   allTight: { count: 'count' },
   tightenInThisOrder: { one: ['bolt', 'screw', 'nut'] },

@@ -19,7 +19,7 @@ export const rebuildViews: StepView[] = [
     ),
   }),
   view(partTags, {
-    Body: ({ values, open, onAnswer, job, step }) => (
+    Body: ({ values, open, onAnswer, job }) => (
       <PartTags
         values={values}
         open={open}
@@ -27,13 +27,9 @@ export const rebuildViews: StepView[] = [
         onTags={
           job.practice
             ? null
-            : (parts, tag) =>
-                void job.actAll(
-                  parts.map((item) => ({
-                    type: 'gate.answered' as const,
-                    data: { step: step.id, item, answer: 'yes' as const, note: tag },
-                  })),
-                )
+            : (parts, tag) => {
+                for (const part of parts) onAnswer(part, 'yes', tag);
+              }
         }
       />
     ),

@@ -3,6 +3,8 @@ export const en = {
   noWrenchReaches: 'No wrench here reaches {torque}. Choose “Not listed” and name your wrench.',
   allCheckedNoneMoved: 'All {count} checked, none moved',
   allHandTight: 'All {count} hand tight',
+  allTightOnTo: 'All {count} tight. Next: {title}',
+  noneMovedOnTo: 'All {count} checked, none moved. Next: {title}',
   allPassesTold: 'All {count} passes done, to {torque}',
   allTight: 'All {count} tight',
   oneAtATime: 'One at a time',

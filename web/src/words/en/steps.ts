@@ -1,5 +1,6 @@
 /** What the pages of steps say, in ICU MessageFormat. */
 export const en = {
+  doneOnTo: '{count} done. Next: {title}',
   markedDone: 'The {count} marked lines: done',
   accepted: '{count} {count, plural, one {deviation} other {deviations}} accepted: {deviations}.',
   asRecordedHereSigned: '{signed} as recorded here, signed',
