@@ -5,6 +5,8 @@ export type Typed = { place: string; raw: string; step: string };
 /** A hand at the sheet in the browser: types what a millwright types, and remembers it. */
 export class SheetHand {
   readonly typed: Typed[] = [];
+  /** The last pass of bolts went on to the next step by itself. */
+  private wentOn = false;
   constructor(readonly page: Page) {}
 
   private form() {
@@ -71,6 +73,10 @@ export class SheetHand {
 
   /** On to the next step; its heading comes to the middle. */
   async on(): Promise<void> {
+    if (this.wentOn) {
+      this.wentOn = false;
+      return;
+    }
     const button = this.page.locator('[data-pass-step]');
     const label = await button.textContent();
     await button.click().catch(async (fault: unknown) => {
@@ -137,7 +143,18 @@ export class SheetHand {
       const turned = form.locator('[data-moved]');
       if (moved && (await turned.count()) > 0)
         await turned.fill(moved(Number(await form.getAttribute('data-pass'))));
-      await form.locator('[data-pass-told], [data-tick]').first().click();
+      const tell = form.locator('[data-pass-told], [data-tick]').first();
+      this.wentOn = (await tell.getAttribute('data-and-on')) !== null;
+      if (this.wentOn) {
+        const label = await this.page.locator('[data-pass-step]').textContent();
+        await tell.click();
+        await this.page.waitForFunction(
+          (was) => document.querySelector('[data-pass-step]')?.textContent !== was,
+          label,
+        );
+        return;
+      }
+      await tell.click();
       await this.page
         .waitForFunction((b) => {
           const f = document.querySelector<HTMLElement>('form[data-pass]');
