@@ -10,6 +10,7 @@ import { trialSummary } from '../../core/src/simulation/drive-up-trial.ts';
 import { largestDisagreement, modelAgainstTable } from '../../core/src/simulation/model-and-table.ts';
 import { Plant } from '../../packages/trials/src/plant.ts';
 import { echoes } from './bench-keys.ts';
+import { firstLoad } from './bench-load.ts';
 import { still as standsStill } from './still.ts';
 import { openSurvey, pair } from './survey-hand.ts';
 
@@ -223,6 +224,28 @@ try {
     '  median, ratio to a bare field of the same page set-up',
     (at(verdict, 0.5) / Math.max(0.05, at(bareKeys, 0.5))).toFixed(1),
   );
+
+  console.log(
+    '\nFirst load with nothing kept, 10 Mbit/s, a processor 4 times as slow, each the middle of three, ms:',
+  );
+  const loads: number[] = [];
+  const bareLoads: number[] = [];
+  for (let i = 0; i < 3; i++) {
+    const asta = await plant.visit('Asta');
+    loads.push(await firstLoad(asta.context, plant.url, 'main a[href^="/jobs/"]', 4));
+    await asta.context.close();
+    const nobody = await plant.device();
+    bareLoads.push(await firstLoad(nobody, `${plant.url}/sign-in`, 'input[autocomplete=username]', 4));
+    await nobody.close();
+  }
+  const middle = (all: number[]) =>
+    at(
+      [...all].sort((a, b) => a - b),
+      0.5,
+    );
+  line('  the board, to its first job', middle(loads).toFixed(0));
+  line('  the sign-in page, of the same libraries', middle(bareLoads).toFixed(0));
+  line('  ratio', (middle(loads) / middle(bareLoads)).toFixed(2));
 
   console.log('\nFrom a key to the next picture, on a slower processor (event timing, to 8 ms):');
   for (const [i, [slower, told]] of slow.entries()) {

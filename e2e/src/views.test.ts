@@ -168,6 +168,20 @@ describe('every view', () => {
     expect(bytes).toBeLessThan(175_000);
     await context.close();
   });
+
+  it('the board is drawn before any trade has come, every line in words', async () => {
+    const { page, context } = await plant.visit('Asta');
+    const scripts: string[] = [];
+    page.on('request', (r) => scripts.push(r.url()));
+    await page.goto(plant.url);
+    await page.locator('main a[href^="/jobs/"]').nth(9).waitFor();
+    expect(scripts.some((s) => s.includes('BoardPage'))).toBe(true);
+    expect(scripts.filter((s) => s.includes('every-trade'))).toEqual([]);
+    expect(
+      ((await page.locator('main').textContent()) ?? '').match(/\b[a-z][A-Za-z]*\.[a-z][A-Za-z]+\b/g),
+    ).toBeNull();
+    await context.close();
+  });
 });
 
 describe('the keyboard alone', () => {

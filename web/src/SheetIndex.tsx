@@ -1,9 +1,10 @@
-import { lazy, type ReactNode, Suspense } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import { useLocation } from 'react-router';
 import { useSession } from './data/session.tsx';
+import { fetched } from './ui/fetched.tsx';
 
 /** Fetched once somebody is signed in: the first screen is small. */
-const IndexTabs = lazy(async () => ({ default: (await import('./contents/IndexTabs.tsx')).IndexTabs }));
+export const IndexTabs = fetched(async () => (await import('./contents/IndexTabs.tsx')).IndexTabs);
 
 /** Addresses that are sheets themselves: there the index folds to the mark. */
 const FOLDED = /^\/(sign-in|first-visit|code|try.*|(jobs|practice\/bench)\/(?!new\b)[^/]+)\/?$/;

@@ -13,8 +13,9 @@ import { createBrowserRouter, type RouteObject, RouterProvider } from 'react-rou
 import { takeNewVersions } from './data/new-version.ts';
 import { newQueryClient } from './data/query-client.ts';
 import { startQueue } from './data/queue.ts';
+import { askWho } from './data/session.tsx';
 import { Providers } from './Providers.tsx';
-import { ROUTES } from './routes.tsx';
+import { fetchAhead, ROUTES } from './routes.tsx';
 
 // `?lang=qps` shows every text accented: what still reads plain was never put into words.
 if (new URLSearchParams(location.search).get('lang') === PSEUDO.code) speak(PSEUDO);
@@ -41,7 +42,14 @@ const show = (routes: RouteObject[]) =>
       </Providers>
     </StrictMode>,
   );
-show(ROUTES);
+
+/** A server that does not answer keeps nobody waiting longer than this. */
+const PATIENCE_MS = 2000;
+// What the page needs and who is here come at once, and it is drawn once: on a slow device every drawing costs half a second.
+void Promise.race([
+  Promise.all([fetchAhead(location.pathname, client).catch(() => undefined), askWho()]),
+  new Promise((resolve) => setTimeout(resolve, PATIENCE_MS)),
+]).then(() => show(ROUTES));
 
 // While one works on the code: a change in core comes up to here. The pages are shown anew, without loading everything again.
 if (import.meta.hot)

@@ -1,20 +1,35 @@
-import { type ComponentType, lazy } from 'react';
+import type { QueryClient } from '@tanstack/react-query';
+import type { ComponentType } from 'react';
 import { Navigate, type RouteObject } from 'react-router';
+import { IndexTabs } from './SheetIndex.tsx';
 import { Shell, SignedIn, WentWrong } from './Shell.tsx';
 import { SignInPage } from './session/SignInPage.tsx';
+import { fetched } from './ui/fetched.tsx';
 
 /** A page, and the trades it may meet: neither is fetched before somebody is signed in. */
 const page = <K extends string>(name: K, load: () => Promise<Record<K, ComponentType>>) =>
-  lazy(async () => {
+  fetched(async () => {
     const [pages] = await Promise.all([load(), import('@fulcrant/core/every-trade')]);
-    return { default: pages[name] };
+    return pages[name];
   });
 
+/** The lines of the board come in words from the server: it waits for no trade. */
+const BoardPage = fetched(async () => (await import('./board/BoardPage.tsx')).BoardPage);
+const SignedPage = fetched(async () => (await import('./board/SignedPage.tsx')).SignedPage);
+
+/**
+ * Fetch what the page at an address draws, while it is still asked who is there.
+ * @returns when it is here: its code and the first it shows
+ */
+export async function fetchAhead(path: string, client: QueryClient): Promise<void> {
+  if (path !== '/') return;
+  const asked = import('./board/lines.ts').then(({ openLines }) => client.prefetchQuery(openLines([])));
+  await Promise.all([asked, BoardPage.ahead(), IndexTabs.ahead()]);
+}
+
 /** Seen once by few: not on the first screen of everybody. */
-const CodePage = lazy(async () => ({ default: (await import('./session/CodePage.tsx')).CodePage }));
-const FirstVisitPage = lazy(async () => ({
-  default: (await import('./session/FirstVisitPage.tsx')).FirstVisitPage,
-}));
+const CodePage = fetched(async () => (await import('./session/CodePage.tsx')).CodePage);
+const FirstVisitPage = fetched(async () => (await import('./session/FirstVisitPage.tsx')).FirstVisitPage);
 
 /** Every address of the application and the page at it. */
 export const ROUTES: RouteObject[] = [
@@ -32,7 +47,7 @@ export const ROUTES: RouteObject[] = [
       {
         Component: SignedIn,
         children: [
-          { path: '/', Component: page('BoardPage', () => import('./board/BoardPage.tsx')) },
+          { path: '/', Component: BoardPage },
           { path: '/jobs/new', Component: page('NewJobPage', () => import('./setup/NewJobPage.tsx')) },
           { path: '/jobs/:id', Component: page('JobPage', () => import('./job/JobPage.tsx')) },
           { path: '/jobs/:id/sheet', Component: page('SheetPage', () => import('./sheet/SheetPage.tsx')) },
@@ -40,7 +55,7 @@ export const ROUTES: RouteObject[] = [
             path: '/jobs/:id/setup',
             Component: page('ChangeSetupPage', () => import('./setup/ChangeSetupPage.tsx')),
           },
-          { path: '/signed', Component: page('SignedPage', () => import('./board/SignedPage.tsx')) },
+          { path: '/signed', Component: SignedPage },
           { path: '/gauges', Component: page('GaugesPage', () => import('./plant/GaugesPage.tsx')) },
           {
             path: '/house-rules',

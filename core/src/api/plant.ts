@@ -1,20 +1,9 @@
 import { array, boolean, type InferType, number, object, string } from 'yup';
-import type { Role } from '../engine/author.ts';
 import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { M } from './messages.ts';
+import { ROLES, type Role } from './roles.ts';
 import '../judgement/sentences.ts';
-
-export const ROLES = ['fitter', 'lead', 'viewer', 'instructor'] as const satisfies readonly Role[];
-export type { Role } from '../engine/author.ts';
-
-/** What each role is called and may do, as a person reads it. */
-export const ROLE_SAID: Readonly<Record<Role, readonly [name: Text, may: Text]>> = {
-  fitter: ['fitter', M.worksSignsSheets],
-  lead: [COMMON.leadHand, M.releasesHoldsAcceptsDeviationsKeeps],
-  viewer: ['viewer', M.readsRecordsNothing],
-  instructor: ['instructor', M.readsSetsPracticeSignsCompetence],
-};
 
 /** Shorter ones fall to guessing; longer than anybody types are no passwords. Source: NIST SP 800-63B, a little stricter. */
 const password = (what: Text) =>

@@ -8,7 +8,7 @@ import { M } from './messages.ts';
 import '../judgement/sentences.ts';
 import { allMethods } from '../engine/trades.ts';
 import { idsOf } from '../sources/methods.ts';
-import type { Role } from './plant.ts';
+import type { Role } from './roles.ts';
 
 export const signInSchema = object({
   name: string().trim().min(1).max(60).required(COMMON.typeYourSignName),

@@ -3,23 +3,18 @@ import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
 import { expr } from '../message/message.ts';
 import { M } from './messages.ts';
+import { ROLES, type Role } from './roles.ts';
 import '../judgement/sentences.ts';
 
 /** Who did something, and in what role. */
 export const authorSchema = object({
   id: string().min(1).max(40).required(),
   name: string().min(1).max(60).required(),
-  role: string()
-    .oneOf(['fitter', 'lead', 'viewer', 'instructor'] as const)
-    .required(),
+  role: string().oneOf(ROLES).required(),
 })
   .noUnknown()
   .required();
 export type Author = InferType<typeof authorSchema>;
-export type Role = Author['role'];
-
-/** Who puts anything on a sheet. */
-export const records = (role: Role | undefined): boolean => role === 'fitter' || role === 'lead';
 /** A role as the beginning of a sentence. */
 export const roleSaid = (role: Role): Text =>
   expr`${role === 'instructor' ? M.an : 'A'} ${role === 'lead' ? COMMON.leadHand : role}`;

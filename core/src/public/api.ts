@@ -17,9 +17,6 @@ export {
   pinSchema,
   pinSignInSchema,
   plantSchema,
-  ROLE_SAID,
-  ROLES,
-  type Role,
   type SessionLine,
   secondOffSchema,
   secondSchema,
@@ -56,3 +53,4 @@ export {
   signInSchema,
   siteRulesSchema,
 } from '../api/requests.ts';
+export { ROLE_SAID, ROLES, type Role } from '../api/roles.ts';

@@ -4,13 +4,17 @@ import { format } from 'date-fns';
 import { Link } from 'react-router';
 import { FlatRail } from '../ui/Rail.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
-import type { Line } from './lines.ts';
+import type { Line } from './line.ts';
 import { M } from './messages.ts';
 
 /** One job: the machine in big letters, its rail laid flat, the next act in words. */
 export function BoardLine({ line: l, wants }: { line: Line; wants: Wants | null }) {
   return (
-    <li className="border-b border-faint" data-job={textKey(l.number)} data-wants={wants ?? 'signed'}>
+    <li
+      className="border-b border-faint [contain-intrinsic-size:auto_6rem] [content-visibility:auto]"
+      data-job={textKey(l.number)}
+      data-wants={wants ?? 'signed'}
+    >
       <Link
         to={l.state === 'signed' ? `/jobs/${l.id}/sheet` : `/jobs/${l.id}`}
         className="grid items-center gap-x-6 py-2 hover:bg-shade md:grid-cols-[minmax(0,0.8fr)_minmax(0,1fr)_minmax(0,0.85fr)]"

@@ -8,18 +8,21 @@ import { format, isToday } from 'date-fns';
 import { Plus, Search } from 'lucide-react';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { useHouseRules, useInstruments, usePositions } from '../data/job.ts';
+import { isOverdue } from '../data/overdue.ts';
 import { useSession } from '../data/session.tsx';
+import { useHouseRules, useInstruments, usePositions } from '../data/site.ts';
 import { Corner } from '../entry/Corner.tsx';
-import { isOverdue } from '../entry/GaugePicker.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
 import { FirstSteps } from './FirstSteps.tsx';
-import { type Line, useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
+import type { Line } from './line.ts';
+import { useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
 import { M } from './messages.ts';
 
 /** Signed jobs beside the board. */
 const SIGNED = 6;
+/** Lines a screen shows at most without scrolling. */
+const FIRST = 8;
 const MINE = 'fulcrant.mine';
 
 const HEADING: Record<Wants, Text> = {
@@ -34,12 +37,12 @@ export function BoardPage() {
   const say = useSay();
   const { person, plant } = useSession();
   const gauges = useInstruments().data?.instruments ?? [];
-  // Kept on the device from here, so that a job can be opened by them without network.
-  useHouseRules();
-  usePositions('');
+  const jobs = useOpenLines();
+  // Kept on the device from here, so that a job can be opened by them without network: once the board is there.
+  useHouseRules({ enabled: jobs.isSuccess });
+  usePositions('', { enabled: jobs.isSuccess });
   const [typed, setTyped] = useState('');
   const [mine, setMine] = useState(() => localStorage.getItem(MINE) === 'yes');
-  const jobs = useOpenLines();
   useEffect(() => {
     document.title = say(M.shiftBoardFulcrant);
   }, [say]);
@@ -157,8 +160,11 @@ export function BoardPage() {
 }
 
 /** Open jobs under what they want, each group under its own words. */
-function OpenJobs({ lines, now }: { lines: Line[]; now: number }) {
+function OpenJobs({ lines: all, now }: { lines: Line[]; now: number }) {
   const say = useSay();
+  // The first screenful is there at once, the rest a moment later.
+  const many = useDeferredValue(all.length, FIRST);
+  const lines = many < all.length ? all.slice(0, many) : all;
   const groups = [...new Set(lines.map((l) => wantsOf(l, now)))];
   return (
     <section aria-label={say(M.openJobs)}>

@@ -3,8 +3,8 @@ import type { Instrument } from '@fulcrant/core/instruments';
 import { gaugeKind } from '@fulcrant/core/instruments';
 import { useQuery } from '@tanstack/react-query';
 import { call, readThrough } from './api.ts';
-import { useHouseRules } from './job.ts';
 import { useSession } from './session.tsx';
+import { useHouseRules } from './site.ts';
 import { today } from './today.ts';
 
 /** Hand cards of everybody here; the device keeps its copy for when there is no network. */

@@ -1,5 +1,4 @@
 import type { Person } from '@fulcrant/core/api';
-import type { Instrument } from '@fulcrant/core/instruments';
 import {
   type EventDataOf,
   type EventType,
@@ -8,20 +7,18 @@ import {
   type Setup,
   take,
 } from '@fulcrant/core/job';
-import type { SiteRules } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
 import { COMMON } from '@fulcrant/core/messages';
 import { MessageError, saidBy } from '@fulcrant/core/units';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import { readThrough, Unreachable } from './api.ts';
+import { Unreachable } from './api.ts';
 import { folder } from './fold.ts';
 import { M } from './messages.ts';
 import { enqueue, useWaiting } from './queue.ts';
 import { readStored } from './sent-events.ts';
 import { useSession } from './session.tsx';
-import { readCached } from './store.ts';
 
 export function makeEvent<T extends EventType>(
   person: Person,
@@ -146,72 +143,6 @@ export function useJob(id: string): JobView {
     () => ({ state, number, loading, fault, act, actAll, suppose, supposeAll }),
     [state, number, loading, fault, act, actAll, suppose, supposeAll],
   );
-}
-
-export type StoredPosition = {
-  id: string;
-  site: string;
-  machine: string;
-  position: string;
-  label: string;
-  setup: Setup | null;
-};
-
-type FoundPositions = { positions: StoredPosition[]; more: boolean };
-const positionsPath = (typed: string) => `/api/positions?limit=20&q=${encodeURIComponent(typed)}`;
-const holds = (p: StoredPosition, typed: string): boolean =>
-  typed
-    .toLowerCase()
-    .split(/\s+/)
-    .every((w) => `${p.machine} ${p.position}`.toLowerCase().includes(w));
-
-/** Positions by what was typed: every word somewhere in machine or place. `more` where the list is cut. */
-export function usePositions(typed: string) {
-  return useQuery({
-    queryKey: ['positions', typed],
-    queryFn: async (): Promise<FoundPositions> => {
-      try {
-        return await readThrough<FoundPositions>(positionsPath(typed));
-      } catch (error) {
-        if (!(error instanceof Unreachable)) throw error;
-        // Without the server: among those this device has been shown.
-        const known = await readCached<FoundPositions>(positionsPath(''));
-        if (!known) throw error;
-        return { positions: known.positions.filter((p) => holds(p, typed)), more: known.more };
-      }
-    },
-    staleTime: 30_000,
-    // What was found before is narrowed at once: the list does not move under a finger when the answer comes.
-    placeholderData: (before) =>
-      before && { ...before, positions: before.positions.filter((p) => holds(p, typed)) },
-  });
-}
-
-/** Gauges that lie at a practice bench: there no other is in hand. Null at a machine. */
-export const GaugesHere = createContext<Instrument[] | null>(null);
-
-export function useInstruments() {
-  const here = useContext(GaugesHere);
-  const register = useQuery({
-    queryKey: ['instruments'],
-    queryFn: () => readThrough<{ instruments: Instrument[]; outOfUse?: Instrument[] }>('/api/instruments'),
-    staleTime: 60_000,
-    enabled: here === null,
-  });
-  return here
-    ? { data: { instruments: here, outOfUse: [] as Instrument[] }, isLoading: false, bench: true }
-    : { data: register.data, isLoading: register.isLoading, bench: false };
-}
-
-/** The plant's house rules, and who set them last. */
-export function useHouseRules({ enabled = true } = {}) {
-  return useQuery({
-    enabled,
-    queryKey: ['house-rules'],
-    queryFn: () =>
-      readThrough<{ rules: SiteRules; set: { by: string; at: string } | null }>('/api/house-rules'),
-    staleTime: 30_000,
-  });
 }
 
 /** Open a job on this device; it goes to the server with everything that follows. */

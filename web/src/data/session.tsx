@@ -31,6 +31,32 @@ const PLANT_KEY = 'fulcrant.plant';
 type Answer = { person: Person; plant: Plant };
 const Context = createContext<Session | null>(null);
 
+let asked: Promise<Answer> | null = null;
+
+/** What is known of who is here, for the next time too. */
+function keepAnswer({ person, plant }: Answer): void {
+  localStorage.setItem(PLANT_KEY, JSON.stringify(plant));
+  localStorage.setItem(KEY, JSON.stringify(person));
+}
+
+/**
+ * Ask the server who is at this device, before anything is drawn.
+ * @returns when it is known: at once where this device knows somebody, otherwise with the answer, or without one
+ */
+export async function askWho(): Promise<void> {
+  asked = call<Answer>('GET', '/api/session');
+  // A fault is heard of where the answer is taken.
+  const answered = asked.then(keepAnswer, () => undefined);
+  if (remembered<Person>(KEY) === null) await answered;
+}
+
+/** The answer asked for at the start, once; after that it is asked anew. */
+function whoIsHere(): Promise<Answer> {
+  const first = asked ?? call<Answer>('GET', '/api/session');
+  asked = null;
+  return first;
+}
+
 function remembered<T>(key: string): T | null {
   try {
     return JSON.parse(localStorage.getItem(key) ?? 'null') as T | null;
@@ -68,7 +94,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
     photosMayGo(person !== null);
   }, [person]);
   useEffect(() => {
-    void call<Answer>('GET', '/api/session')
+    void whoIsHere()
       .then(welcome, (error: unknown) => {
         if (error instanceof ApiFault && error.status === 401) setStale(true);
       })

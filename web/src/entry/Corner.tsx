@@ -1,17 +1,16 @@
 import { COMMON, textKey } from '@fulcrant/core/messages';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
-import { makeEvent } from '../data/job.ts';
-import { enqueue, flush, forgetAside, retryAside, useQueue } from '../data/queue.ts';
+import { flush, useQueue } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
-import type { SetAside } from '../data/store.ts';
 import { Button, Dialog } from '../ui/controls.tsx';
 import { SAID, useKeys } from '../ui/keys.ts';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
-/** Fetched when it is asked for. */
+/** Fetched when they are asked for. */
 const ChangePerson = lazy(async () => ({ default: (await import('./ChangePerson.tsx')).ChangePerson }));
+const AsideList = lazy(async () => ({ default: (await import('./AsideList.tsx')).AsideList }));
 
 const WAY =
   'grid min-h-12 place-items-center border border-ink px-5 font-label text-lg font-semibold leading-tight';
@@ -152,51 +151,10 @@ export function Corner({ job }: { job?: string }) {
         </dl>
       </Dialog>
       <Dialog open={showAside} onClose={() => setShowAside(false)} title={say(M.refusedServerKeptHere)} wide>
-        <AsideList aside={aside} />
+        <Suspense>
+          <AsideList aside={aside} />
+        </Suspense>
       </Dialog>
     </div>
-  );
-}
-
-/** Refused entries are never thrown away: they are sent again, or their words go on the sheet as a note. */
-function AsideList({ aside }: { aside: readonly SetAside[] }) {
-  const { person } = useSession();
-  const say = useSay();
-  const asNote = async ({ event, reason }: SetAside) => {
-    if (!person) return;
-    const text = say(
-      M.refusedEntryReason({
-        name: event.author.name,
-        at: event.at,
-        type: event.type,
-        stringify: JSON.stringify(event.data),
-        reason,
-      }),
-    ).slice(0, 1000);
-    await enqueue(makeEvent(person, event.jobId, 'note.added', { text }));
-    await forgetAside(event.id);
-  };
-  return (
-    <ul className="m-0 list-none p-0">
-      {aside.map((a) => (
-        <li key={a.event.id} className="border-t border-faint py-3">
-          <p className="m-0">
-            {a.event.type}
-            {'place' in a.event.data
-              ? say(M.typed({ place: a.event.data.place, raw: a.event.data.raw }))
-              : ''}
-            <span className="text-muted">
-              {' '}
-              {a.event.author.name}, {a.event.at}
-            </span>
-          </p>
-          <p className="m-0 font-medium text-stop">{say(a.reason)}</p>
-          <div className="mt-2 flex gap-3">
-            <Button onClick={() => void retryAside(a.event.id)}>{say(M.sendAgain)}</Button>
-            <Button onClick={() => void asNote(a)}>{say(M.putSheetAsNote)}</Button>
-          </div>
-        </li>
-      ))}
-    </ul>
   );
 }

@@ -1,14 +1,12 @@
-import { type Instrument, outOfDate } from '@fulcrant/core/instruments';
+import type { Instrument } from '@fulcrant/core/instruments';
 import type { Text } from '@fulcrant/core/messages';
 import { useState } from 'react';
-import { today } from '../data/today.ts';
+import { isOverdue } from '../data/overdue.ts';
 import { Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
 import type { GaugeChoice } from './gauge-choice.ts';
 import { M } from './messages.ts';
 import { UnlistedDialog } from './UnlistedDialog.tsx';
-
-export const isOverdue = (g: Instrument): boolean => outOfDate(g, today());
 
 /** What the list of gauges gives for one that is not in it. */
 const NOT_LISTED = '+';

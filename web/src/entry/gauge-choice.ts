@@ -3,7 +3,7 @@ import type { Text } from '@fulcrant/core/messages';
 import { useMemo, useState } from 'react';
 import { portFor, useFeedSource } from '../data/feed.ts';
 import { useOwnHand } from '../data/hands.ts';
-import { useInstruments } from '../data/job.ts';
+import { useInstruments } from '../data/site.ts';
 import { today } from '../data/today.ts';
 import { useSay } from '../ui/settings.tsx';
 import { keepUnlisted, withoutList } from './unlisted-gauges.ts';

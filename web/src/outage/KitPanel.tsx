@@ -6,9 +6,9 @@ import { kitOf, kitRowKey, type Outage, type OutageNetwork, toolsWanted } from '
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { faultsOf } from '../data/asked.ts';
-import { useInstruments } from '../data/job.ts';
 import { layOut, type OutageKnown } from '../data/outages.ts';
 import { useSession } from '../data/session.tsx';
+import { useInstruments } from '../data/site.ts';
 import { useSay, Words } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 

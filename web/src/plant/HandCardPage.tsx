@@ -9,8 +9,8 @@ import { type FormEvent, useId, useLayoutEffect, useRef, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router';
 import { type Faults, faultsOf } from '../data/asked.ts';
 import { dependsOnReader, sendHandCard, useOwnHand } from '../data/hands.ts';
-import { useInstruments } from '../data/job.ts';
 import { useSession } from '../data/session.tsx';
+import { useInstruments } from '../data/site.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { M as E } from '../entry/messages.ts';
 import { Button, Fault } from '../ui/controls.tsx';

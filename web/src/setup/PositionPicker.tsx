@@ -1,7 +1,7 @@
 import { COMMON } from '@fulcrant/core/messages';
 import { saidBy } from '@fulcrant/core/units';
 import { useDeferredValue } from 'react';
-import { type StoredPosition, usePositions } from '../data/job.ts';
+import { type StoredPosition, usePositions } from '../data/site.ts';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 

@@ -1,6 +1,6 @@
 import type { FormValues } from '@fulcrant/core/job';
 import type { LengthUnit } from '@fulcrant/core/units';
-import type { StoredPosition } from '../data/job.ts';
+import type { StoredPosition } from '../data/site.ts';
 
 /** A form that was begun: kept in this window through a reload, until the sheet is opened. */
 export type OpeningDraft = {
