@@ -56,26 +56,17 @@ async function gaugesOf(page: Page, url: string): Promise<HandTools> {
   ) as unknown as HandTools;
 }
 
-/** A job worked by the book as far as a step, sent as Asta; its sheet is opened in the page. */
-export async function workedTo(
-  page: Page,
-  url: string,
-  setup: Setup,
-  step: string,
-  position: string,
-): Promise<{ jobId: string; hand: BearingHand }> {
-  const tools = await gaugesOf(page, url);
-  const id = (at: Date) => v7({ msecs: at.getTime() });
-  const hand = new BearingHand(v7(), id, tools, ASTA, new Date(Date.now() - 6 * 3_600_000)).open(v7(), {
-    ...setup,
-    machine: 'Typing stand',
-    position,
-  });
-  for (let i = 0; i < 60 && hand.state.present !== step; i++) {
-    const at = hand.state.present ?? '';
-    workStep(hand);
-    hand.pass(at);
-  }
+const HOUR_MS = 3_600_000;
+const handAt = (tools: HandTools, setup: Setup, position: string, hours: number): BearingHand =>
+  new BearingHand(
+    v7(),
+    (at: Date) => v7({ msecs: at.getTime() }),
+    tools,
+    ASTA,
+    new Date(Date.now() - hours * HOUR_MS),
+  ).open(v7(), { ...setup, machine: 'Typing stand', position });
+
+async function send(page: Page, url: string, hand: BearingHand): Promise<void> {
   for (let from = 0; from < hand.events.length; from += 100) {
     const events: JobEvent[] = hand.events.slice(from, from + 100);
     const answer = await (
@@ -84,6 +75,51 @@ export async function workedTo(
     const refused = answer.outcomes?.find((o: { outcome: string }) => o.outcome !== 'stored');
     if (!answer.outcomes || refused) throw new Error(JSON.stringify(refused ?? answer));
   }
+}
+
+/** A job worked by the book as far as a step, sent as Asta; its sheet is opened in the page. */
+export async function workedTo(
+  page: Page,
+  url: string,
+  setup: Setup,
+  step: string,
+  position: string,
+): Promise<{ jobId: string; hand: BearingHand }> {
+  const hand = handAt(await gaugesOf(page, url), setup, position, 6);
+  for (let i = 0; i < 60 && hand.state.present !== step; i++) {
+    const at = hand.state.present ?? '';
+    workStep(hand);
+    hand.pass(at);
+  }
+  await send(page, url, hand);
   await page.goto(`${url}/jobs/${hand.jobId}`);
   return { jobId: hand.jobId, hand };
+}
+
+/** A job at each step of one kind of work, with all of the step entered; with `every` one as the step comes too. */
+export async function jobsOnTheWay(
+  page: Page,
+  url: string,
+  setup: Setup,
+  position: string,
+  every: boolean,
+): Promise<Array<[step: string, jobId: string]>> {
+  const tools = await gaugesOf(page, url);
+  const jobs: Array<[string, string]> = [];
+  for (let n = every ? 0 : 1; n < 60; n += every ? 1 : 2) {
+    // Days ago: the checks of the next day are due too.
+    const hand = handAt(tools, setup, `${position}, ${n}`, 96);
+    for (let i = 0; i < Math.floor(n / 2) && hand.state.present; i++) {
+      const at = hand.state.present;
+      workStep(hand);
+      hand.pass(at);
+    }
+    const step = hand.state.present;
+    if (step === null || step === undefined) break;
+    if (n % 2 === 1 && step !== 'sign') workStep(hand);
+    await send(page, url, hand);
+    jobs.push([step, hand.jobId]);
+    if (step === 'sign') break;
+  }
+  return jobs;
 }

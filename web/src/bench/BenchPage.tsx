@@ -8,45 +8,62 @@ import {
   withLabel,
 } from '@fulcrant/core/calculators';
 import { lockFigure } from '@fulcrant/core/figures';
+import { records } from '@fulcrant/core/job';
 import type { CalculatorResult } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
-import { textKey } from '@fulcrant/core/messages';
+import { expr, listOf, textKey } from '@fulcrant/core/messages';
+import type { LengthUnit } from '@fulcrant/core/units';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { useSession } from '../data/session.tsx';
 import { Corner } from '../entry/Corner.tsx';
 import { DrawingView } from '../figures/DrawingView.tsx';
 import { Beam } from '../ui/Beam.tsx';
-import { Fault } from '../ui/controls.tsx';
+import { Button, Fault } from '../ui/controls.tsx';
 import { useSay, useSettings, Words } from '../ui/settings.tsx';
 import { FindingLine } from '../ui/verdicts.tsx';
 import { Working } from '../ui/Working.tsx';
 import { CalculatorList } from './CalculatorList.tsx';
+import { CarryDialog } from './CarryDialog.tsx';
 import { labelOf, START } from './fields.ts';
 import { M } from './messages.ts';
-import { type FlatSchema, isLines, type Property, readInput } from './read-input.ts';
+import {
+  type FlatSchema,
+  inOtherUnit,
+  isLength,
+  isLines,
+  isList,
+  type Property,
+  readInput,
+} from './read-input.ts';
 
 /** What the address calls the calculator by. */
 const WHICH = 'sum';
+/** The unit its lengths were typed in: a link is read alike on every device. */
+const UNIT = 'unit';
+type Typed = { unit: LengthUnit; values: Record<string, string> };
 
 const FaceLoad = lazy(() => import('./FaceLoad.tsx'));
 
 /** A sum without a job: any calculator of the registry, judged as it is typed. */
 export function BenchPage() {
   const { unit } = useSettings();
+  const { person } = useSession();
   const say = useSay();
   const listing = useMemo(listCalculators, []);
   // Which it is, and what is typed, stand in the address: a result is kept or handed on as a link.
   const [asked, setAsked] = useSearchParams();
   const id = CALCULATORS.find((c) => c.id === asked.get(WHICH))?.id ?? 'bearing.drive-up-target';
-  const [typed, setTyped] = useState(() => {
-    const told = Object.fromEntries([...asked].filter(([k]) => k !== WHICH));
-    return Object.keys(told).length === 0 ? START : { ...START, [id]: told };
+  const [typed, setTyped] = useState((): Record<string, Typed> => {
+    const told = Object.fromEntries([...asked].filter(([k]) => k !== WHICH && k !== UNIT));
+    if (Object.keys(told).length === 0) return {};
+    return { [id]: { unit: asked.get(UNIT) === 'in' ? 'in' : 'mm', values: told } };
   });
   const choose = (next: string) => setAsked({ [WHICH]: next }, { replace: true });
   const type = (key: string, value: string) => {
-    const now = { ...(typed[id] ?? {}), [key]: value };
-    setTyped({ ...typed, [id]: now });
-    setAsked({ [WHICH]: id, ...now }, { replace: true });
+    const now = { ...values, [key]: value };
+    setTyped({ ...typed, [id]: { unit, values: now } });
+    setAsked({ [WHICH]: id, [UNIT]: unit, ...now }, { replace: true });
   };
   const first = useRef<HTMLHeadingElement>(null);
   const chosen = useRef(id);
@@ -58,7 +75,8 @@ export function BenchPage() {
     first.current?.scrollIntoView({ block: 'start' });
   }, [id]);
   const schema = listing.find((l) => l.id === id)?.input as FlatSchema;
-  const values = typed[id] ?? {};
+  const was = typed[id] ?? { unit: 'mm' as const, values: START[id] ?? {} };
+  const values = inOtherUnit(was.values, schema.properties ?? {}, was.unit, unit);
   const fields = Object.entries(schema.properties ?? {});
   const input = Object.fromEntries(
     fields.flatMap(([k, p]) => {
@@ -73,6 +91,24 @@ export function BenchPage() {
       : answer.faults.find(
           (f) => f.path === key || f.path.startsWith(`${key}.`) || f.path.startsWith(`${key}[`),
         );
+  const [carrying, setCarrying] = useState(false);
+  const entered = (k: string, p: Property, text: string): string => {
+    const [one] = Object.values(inOtherUnit({ [k]: text }, { [k]: p }, unit, unit === 'mm' ? 'in' : 'mm'));
+    return (one ?? '').trim().replaceAll('\n', '; ');
+  };
+  /** What was entered and what came of it, as it is read here. */
+  const noteOf = (result: CalculatorResult<unknown>): string => {
+    const told = fields.flatMap(([k, p]) =>
+      values[k]?.trim() ? [M.enteredOne({ label: labelOf(id, k), value: entered(k, p, values[k]) })] : [],
+    );
+    const all: Text[] = [
+      M.noteOfSum({ title: CALCULATORS.find((c) => c.id === id)?.title }),
+      ...result.findings.map((f) => f.reason),
+      ...(result.findings.length === 0 ? result.working.map((l) => expr`${l.what}: ${l.sum}.`) : []),
+      M.entered({ all: listOf(told, ', ') }),
+    ];
+    return all.map((t) => say(t)).join(' ');
+  };
   const loose = answer.ok ? [] : answer.faults.filter((f) => !fields.some(([k]) => faultOf(k) === f));
   return (
     <div className="mx-auto max-w-6xl p-2 md:p-3.5">
@@ -118,7 +154,15 @@ export function BenchPage() {
               />
             )}
             {answer.ok ? (
-              <Answer result={answer.result} />
+              <>
+                <Answer result={answer.result} />
+                {person && records(person.role) && (
+                  <p className="m-0">
+                    <Button onClick={() => setCarrying(true)}>{say(M.addToJob)}</Button>
+                  </p>
+                )}
+                {carrying && <CarryDialog note={noteOf(answer.result)} onClose={() => setCarrying(false)} />}
+              </>
             ) : (
               loose.map((f) => <Fault key={textKey(f.message)}>{say(f.message)}</Fault>)
             )}
@@ -161,6 +205,7 @@ type FieldProps = {
 /** One input of a calculator, by the shape its schema gives: a choice, lines of numbers, or one number. */
 function BenchField({ name, label, property, optional, value, fault, onValue }: FieldProps) {
   const say = useSay();
+  const { unit } = useSettings();
   const look = 'w-full border-0 border-b-2 border-muted bg-paper text-lg text-ink';
   const id = `bench-${name}`;
   const choices = property.enum ?? (property.type === 'boolean' ? ['true', 'false'] : null);
@@ -170,6 +215,8 @@ function BenchField({ name, label, property, optional, value, fault, onValue }: 
     <div className="flex flex-col">
       <label htmlFor={id} className="text-sm text-muted">
         <Words of={label} />
+        {isLength(name, property) && `, ${unit}`}
+        {unit === 'in' && isList(property) ? say(M.lengthsInMm) : ''}
         {optional ? say(M.mayStayEmpty) : ''}
       </label>
       {choices ? (

@@ -5,4 +5,8 @@ import { en } from '../words/en/bench.ts';
 export const M = defineMessages('page.bench', en, {
   frictionPowerW: { over: ['overSpeed', 'overPressure'], y: 'text' },
   value: { i: 'count' },
+  addedToJob: { machine: 'name' },
+  entered: { all: 'text' },
+  noteOfSum: { title: 'text' },
+  enteredOne: { label: 'text', value: 'name' },
 });

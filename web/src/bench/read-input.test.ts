@@ -2,7 +2,7 @@ import { listCalculators, runCalculator } from '@fulcrant/core/calculators';
 import { describe, expect, it } from 'vitest';
 import { english } from '../../../core/src/testing/english.ts';
 import { labelOf, START } from './fields.ts';
-import { type FlatSchema, isLines, readInput } from './read-input.ts';
+import { type FlatSchema, inOtherUnit, isLines, readInput } from './read-input.ts';
 
 const inputOf = (id: string, unit: 'mm' | 'in' = 'mm') => {
   const schema = listCalculators().find((c) => c.id === id)?.input as FlatSchema;
@@ -56,6 +56,31 @@ describe('the bench', () => {
     expect(readInput('shaftMm', '2 7/16', { type: 'number' }, 'mm')).toBeCloseTo(61.9125, 9);
     expect(readInput('shaftMm', '2', { type: 'number' }, 'in')).toBe(50.8);
     expect(readInput('shaftMm', 'thick', { type: 'number' }, 'mm')).toBe('thick');
+  });
+  it('a length keeps the unit it was typed in when another is in force; lists and other numbers stay', () => {
+    const schema = listCalculators().find((c) => c.id === 'bearing.clearance-class')?.input as FlatSchema;
+    const there = inOtherUnit(
+      { boreMm: '100', bladeStepMm: '1/2', sets: '0.10 0.10', clearanceClass: 'C3' },
+      schema.properties ?? {},
+      'mm',
+      'in',
+    );
+    expect(there).toEqual({ boreMm: '100 mm', bladeStepMm: '1/2', sets: '0.10 0.10', clearanceClass: 'C3' });
+    expect(readInput('boreMm', there.boreMm ?? '', { type: 'number' }, 'in')).toBe(100);
+    expect(inOtherUnit(there, schema.properties ?? {}, 'in', 'mm').boreMm).toBe('100 mm');
+  });
+  it('every example is worked without a fault on a device set to inches', () => {
+    for (const { id, input } of listCalculators()) {
+      const { properties = {} } = input as FlatSchema;
+      const values = inOtherUnit(START[id] ?? {}, properties, 'mm', 'in');
+      const read = Object.fromEntries(
+        Object.entries(properties).flatMap(([k, p]) => {
+          const v = readInput(k, values[k] ?? '', p, 'in');
+          return v === undefined ? [] : [[k, v]];
+        }),
+      );
+      expect([id, read]).toEqual([id, inputOf(id)]);
+    }
   });
   it('what is no number stays as typed, so that the fault can be said beside its field', () => {
     const rows = { type: 'array', items: { type: 'array', items: { type: 'number' } } };

@@ -29,6 +29,37 @@ const isNamed = (p: Property): boolean =>
 export const isLines = (p: Property): boolean =>
   isNamed(p) || (p.type === 'array' && (p.items?.type === 'object' || p.items?.type === 'array'));
 
+const isNumber = (p: Property): boolean =>
+  p.type === 'number' || p.type === 'integer' || typeof p.enum?.[0] === 'number';
+
+/** Is an input one length, read in the unit in force? */
+export const isLength = (key: string, p: Property): boolean => key.endsWith('Mm') && isNumber(p) && !p.enum;
+
+/** Is an input several numbers? Lengths among them are millimetres, whatever the unit in force. */
+export const isList = (p: Property): boolean =>
+  isLines(p) || (p.type === 'array' && p.items?.type === 'number');
+
+/**
+ * What was typed while one unit was in force, as it is typed in another: a length that named no unit names the one it was typed in.
+ * @example inOtherUnit({ boreMm: '100' }, schema, 'mm', 'in') // { boreMm: '100 mm' }
+ */
+export function inOtherUnit(
+  values: Readonly<Record<string, string>>,
+  properties: Readonly<Record<string, Property>>,
+  typedIn: LengthUnit,
+  now: LengthUnit,
+): Record<string, string> {
+  if (typedIn === now) return { ...values };
+  return Object.fromEntries(
+    Object.entries(values).map(([key, text]) => {
+      const p = properties[key];
+      const plain = p && isLength(key, p) && parseTypedNumber(text.trim());
+      // A fraction is inches wherever it is typed.
+      return [key, plain && !plain.fraction ? `${text.trim()} ${typedIn}` : text];
+    }),
+  );
+}
+
 /**
  * What is typed in one field, as its calculator takes it: a choice, yes or no, a number (a length in people's units where its
  * name ends in Mm), a list of numbers, rows of numbers, records with their numbers in the order the schema names them, or
@@ -57,7 +88,7 @@ export function readInput(key: string, text: string, p: Property, unit: LengthUn
   }
   if (p.type === 'boolean') return text === 'true';
   if (p.enum && typeof p.enum[0] === 'string') return text;
-  if (p.type === 'number' || p.type === 'integer' || typeof p.enum?.[0] === 'number') {
+  if (isNumber(p)) {
     if (key.endsWith('Mm')) {
       const r = parseLength(text, unit);
       return r.ok ? r.mm : text;

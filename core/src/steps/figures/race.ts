@@ -113,12 +113,9 @@ export function raceFigure({
         }),
         label(
           { x: CX - 176, y: H - 34, anchor: 'end', tone: place === 'offset' ? 'brass' : 'muted' },
-          M.ringsOffRace({
-            offset:
-              v.offsetDeg === null
-                ? M.stand({ offsetWanted: v.offsetWantedDeg })
-                : M.stand2({ offset: v.offsetDeg }),
-          }),
+          v.offsetDeg === null
+            ? M.ringJointsWanted({ deg: v.offsetWantedDeg })
+            : M.ringJointsOff({ deg: v.offsetDeg }),
         ),
       ],
       label(
