@@ -19,6 +19,7 @@ import { M } from './messages.ts';
 import { enqueue, useWaiting } from './queue.ts';
 import { readStored } from './sent-events.ts';
 import { useSession } from './session.tsx';
+import { needsConfirmed } from './unconfirmed.ts';
 
 export function makeEvent<T extends EventType>(
   person: Person,
@@ -71,7 +72,7 @@ export type JobView = {
 
 /** One job: what the server has, with what still waits on this device laid on top. */
 export function useJob(id: string): JobView {
-  const { person } = useSession();
+  const { person, unconfirmed } = useSession();
   const queued = useWaiting(id);
   const client = useQueryClient();
   const [fold] = useState(folder);
@@ -88,8 +89,12 @@ export function useJob(id: string): JobView {
   const state = useMemo(() => fold(base ?? [], waiting), [fold, base, waiting]);
 
   const suppose = useCallback<JobView['suppose']>(
-    (type, data) => (person ? take(state, makeEvent(person, id, type, data)) : { refusal: COMMON.signFirst }),
-    [person, id, state],
+    (type, data) => {
+      if (!person) return { refusal: COMMON.signFirst };
+      if (unconfirmed && needsConfirmed(type)) return { refusal: M.notConfirmedSigns({ name: person.name }) };
+      return take(state, makeEvent(person, id, type, data));
+    },
+    [person, unconfirmed, id, state],
   );
   const supposeAll = useCallback<JobView['supposeAll']>(
     (acts) => {
@@ -108,6 +113,10 @@ export function useJob(id: string): JobView {
       const said: Array<Text | null> = [];
       let then = state;
       for (const a of acts) {
+        if (unconfirmed && needsConfirmed(a.type)) {
+          said.push(M.notConfirmedSigns({ name: person.name }));
+          continue;
+        }
         const event = makeEvent(person, id, a.type, a.data);
         const taken = take(then, event);
         said.push('refusal' in taken ? taken.refusal : await keep(event));
@@ -115,7 +124,7 @@ export function useJob(id: string): JobView {
       }
       return said;
     },
-    [person, id, state],
+    [person, unconfirmed, id, state],
   );
   const actAll = useCallback<JobView['actAll']>(
     (acts) => {

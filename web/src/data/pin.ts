@@ -1,12 +1,15 @@
 import type { Person } from '@fulcrant/core/api';
 import { useQuery } from '@tanstack/react-query';
-import { call } from './api.ts';
+import { call, readThrough } from './api.ts';
+
+/** Who may take over at this device by PIN; without the server, who could when it was asked last. */
+export const readPinPeople = () => readThrough<{ people: Person[] }>('/api/device/people');
 
 /** Who may change over to at this device by PIN. Asked anew each time: somebody may have set one since. */
 export const usePinPeople = (enabled = true) =>
   useQuery({
     queryKey: ['pin-people'],
-    queryFn: () => call<{ people: Person[] }>('GET', '/api/device/people'),
+    queryFn: readPinPeople,
     enabled,
     staleTime: 0,
   });

@@ -2,10 +2,12 @@ import type { Person, Plant } from '@fulcrant/core/api';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import { beginWithUnits } from '../ui/settings.tsx';
-import { ApiFault, call } from './api.ts';
+import { ApiFault, call, Unreachable } from './api.ts';
 import { photosMayGo } from './photos.ts';
+import { readPinPeople } from './pin.ts';
 import { setSender } from './queue.ts';
 import { keepHow } from './signed-by.ts';
+import { confirmed, isUnconfirmed, senderHere, takeOver } from './unconfirmed.ts';
 
 type Session = {
   person: Person | null;
@@ -17,8 +19,13 @@ type Session = {
   stale: boolean;
   /** `code` is of the second factor, where one is asked. */
   signIn(name: string, password: string, code?: string): Promise<void>;
-  /** Take over at a known device by PIN: the page that is open stays. */
-  enterByPin(person: string, pin: string): Promise<void>;
+  /** Whoever is here took over without the server: what is entered waits, and nothing is signed, until they have signed in. */
+  unconfirmed: boolean;
+  /**
+   * Take over at a known device by PIN: the page that is open stays. Where the server cannot check the PIN they take over unconfirmed.
+   * @throws ApiFault where the PIN is another
+   */
+  enterByPin(person: Person, pin: string): Promise<void>;
   /** Get in by another way than a password: a first visit, a code. */
   enter(path: '/api/first-visit' | '/api/password/reset', body: object): Promise<void>;
   signOut(): Promise<void>;
@@ -28,6 +35,8 @@ type Session = {
 
 const KEY = 'fulcrant.person';
 const PLANT_KEY = 'fulcrant.plant';
+/** What a PIN looks like. */
+const PIN = /^\d{4,6}$/;
 type Answer = { person: Person; plant: Plant };
 const Context = createContext<Session | null>(null);
 
@@ -35,6 +44,7 @@ let asked: Promise<Answer> | null = null;
 
 /** What is known of who is here, for the next time too. */
 function keepAnswer({ person, plant }: Answer): void {
+  if (isUnconfirmed(remembered<Person>(KEY))) return;
   localStorage.setItem(PLANT_KEY, JSON.stringify(plant));
   localStorage.setItem(KEY, JSON.stringify(person));
 }
@@ -81,6 +91,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
 
   const welcome = useCallback(
     (answer: Answer) => {
+      confirmed();
       localStorage.setItem(PLANT_KEY, JSON.stringify(answer.plant));
       setPlant(answer.plant);
       beginWithUnits(answer.plant.units);
@@ -89,17 +100,27 @@ export function SessionProvider({ children }: { children: ReactNode }) {
     [remember],
   );
 
+  /** The sign-in the server holds is of whoever was here before, where somebody took over without it. */
+  const known = useCallback(
+    (answer: Answer) => {
+      if (!isUnconfirmed(remembered<Person>(KEY))) welcome(answer);
+      // Who may take over here, for when the server is away.
+      void readPinPeople().catch(() => undefined);
+    },
+    [welcome],
+  );
+
   useEffect(() => {
-    setSender(person?.id ?? null);
-    photosMayGo(person !== null);
+    setSender(senderHere(person));
+    photosMayGo(person !== null && !isUnconfirmed(person));
   }, [person]);
   useEffect(() => {
     void whoIsHere()
-      .then(welcome, (error: unknown) => {
+      .then(known, (error: unknown) => {
         if (error instanceof ApiFault && error.status === 401) setStale(true);
       })
       .finally(() => setAsking(false));
-  }, [welcome]);
+  }, [known]);
 
   const value = useMemo<Session>(
     () => ({
@@ -114,9 +135,17 @@ export function SessionProvider({ children }: { children: ReactNode }) {
         setStale(false);
         await client.invalidateQueries();
       },
+      unconfirmed: isUnconfirmed(person),
       async enterByPin(who, pin) {
-        welcome(await call<Answer>('POST', '/api/session/pin', { person: who, pin }));
-        keepHow(who);
+        try {
+          welcome(await call<Answer>('POST', '/api/session/pin', { person: who.id, pin }));
+        } catch (error) {
+          if (!(error instanceof Unreachable) || !PIN.test(pin)) throw error;
+          takeOver(who, person);
+          remember(who);
+          return;
+        }
+        keepHow(who.id);
         setStale(false);
         await client.invalidateQueries();
       },
@@ -131,6 +160,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
       },
       async signOut() {
         await call('DELETE', '/api/session').catch(() => undefined);
+        confirmed();
         remember(null);
         client.clear();
       },

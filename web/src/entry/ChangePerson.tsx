@@ -11,12 +11,12 @@ import { TextField } from '../ui/TextField.tsx';
 import { M } from './messages.ts';
 
 /** Another person takes over at a shared device: by PIN, on the page that is open. */
-export function ChangePerson({ onClose }: { onClose: () => void }) {
+export function ChangePerson({ to = null, onClose }: { to?: Person | null; onClose: () => void }) {
   const say = useSay();
   const { person: now, enterByPin } = useSession();
   const known = usePinPeople();
   const people = known.data?.people ?? [];
-  const [chosen, setChosen] = useState<Person | null>(null);
+  const [chosen, setChosen] = useState<Person | null>(to);
   const [pin, setPin] = useState('');
   const [faults, setFaults] = useState<Faults>({});
   const enter = async (e: FormEvent) => {
@@ -24,7 +24,7 @@ export function ChangePerson({ onClose }: { onClose: () => void }) {
     e.stopPropagation();
     if (!chosen) return;
     try {
-      await enterByPin(chosen.id, pin);
+      await enterByPin(chosen, pin);
       onClose();
     } catch (error) {
       setPin('');

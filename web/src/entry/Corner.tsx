@@ -20,7 +20,7 @@ export function Corner({ job }: { job?: string }) {
   const say = useSay();
   const { waiting, aside, status, lost } = useQueue();
   const { unit, setUnit, theme, setTheme } = useSettings();
-  const { person, stale } = useSession();
+  const { person, stale, unconfirmed } = useSession();
   const [menu, setMenu] = useState(false);
   const [changing, setChanging] = useState(false);
   const [keys, setKeys] = useState(false);
@@ -68,6 +68,14 @@ export function Corner({ job }: { job?: string }) {
           </button>
         )}
       </p>
+      {unconfirmed && person && (
+        <p role="status" className="m-0 flex items-center gap-2 font-medium text-stop" data-unconfirmed>
+          {say(M.notConfirmed({ name: person.name }))}
+          <button type="button" className={small} onClick={() => setChanging(true)}>
+            {say(M.confirmNow)}
+          </button>
+        </p>
+      )}
       {lost > 0 && (
         <p role="status" className="m-0 font-medium text-brass" data-lost={lost}>
           {say(M.serverSetBackHadFrom({ lost }))}
@@ -133,7 +141,7 @@ export function Corner({ job }: { job?: string }) {
       </Dialog>
       {changing && (
         <Suspense>
-          <ChangePerson onClose={() => setChanging(false)} />
+          <ChangePerson to={unconfirmed ? person : null} onClose={() => setChanging(false)} />
         </Suspense>
       )}
       <Dialog open={keys} onClose={() => setKeys(false)} title={say(M.keys)}>

@@ -14,7 +14,8 @@ import { until } from './until.ts';
 /** A page of the application as a person meets it, over a server of the test's own. */
 export async function openPage(path: string, server = new FakeServer()) {
   vi.stubGlobal('fetch', server.fetch);
-  if (server.person) {
+  // Whoever took over without the server stays who is here.
+  if (server.person && localStorage.getItem('fulcrant.unconfirmed') === null) {
     localStorage.setItem('fulcrant.person', JSON.stringify(server.person));
     localStorage.setItem('fulcrant.plant', JSON.stringify(SITE));
   }
