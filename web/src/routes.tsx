@@ -23,7 +23,7 @@ const SignedPage = fetched(async () => (await import('./board/SignedPage.tsx')).
  */
 export async function fetchAhead(path: string, client: QueryClient): Promise<void> {
   if (path !== '/') return;
-  const asked = import('./board/lines.ts').then(({ openLines }) => client.prefetchQuery(openLines([])));
+  const asked = import('./data/lines.ts').then(({ openLines }) => client.prefetchQuery(openLines([])));
   await Promise.all([asked, BoardPage.ahead(), IndexTabs.ahead()]);
 }
 

@@ -2,10 +2,9 @@ import { inBoardOrder } from '@fulcrant/core/forms';
 import { COMMON, type Text } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Line } from '../board/line.ts';
-import { useOpenLines } from '../board/lines.ts';
-import { M as BOARD } from '../board/messages.ts';
 import { makeEvent } from '../data/job.ts';
+import type { Line } from '../data/line.ts';
+import { useOpenLines } from '../data/lines.ts';
 import { enqueue } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
@@ -62,8 +61,8 @@ export function CarryDialog({ note, onClose }: { note: string; onClose: () => vo
       </p>
       <input
         type="search"
-        aria-label={say(BOARD.machinePositionNumber)}
-        placeholder={say(BOARD.machinePositionNumber)}
+        aria-label={say(M.machinePositionNumber)}
+        placeholder={say(M.machinePositionNumber)}
         value={typed}
         onChange={(e) => setTyped(e.target.value)}
         className="min-h-12 w-full border-0 border-b-2 border-muted bg-paper text-lg"

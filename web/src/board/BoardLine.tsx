@@ -2,9 +2,9 @@ import type { Wants } from '@fulcrant/core/forms';
 import { COMMON, inline, textKey } from '@fulcrant/core/messages';
 import { format } from 'date-fns';
 import { Link } from 'react-router';
+import type { Line } from '../data/line.ts';
 import { FlatRail } from '../ui/Rail.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
-import type { Line } from './line.ts';
 import { M } from './messages.ts';
 
 /** One job: the machine in big letters, its rail laid flat, the next act in words. */

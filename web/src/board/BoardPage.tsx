@@ -8,6 +8,8 @@ import { format, isToday } from 'date-fns';
 import { Plus, Search } from 'lucide-react';
 import { useDeferredValue, useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import type { Line } from '../data/line.ts';
+import { useFoundLines, useOpenLines, useSignedLines } from '../data/lines.ts';
 import { isOverdue } from '../data/overdue.ts';
 import { useSession } from '../data/session.tsx';
 import { useHouseRules, useInstruments, usePositions } from '../data/site.ts';
@@ -15,8 +17,6 @@ import { Corner } from '../entry/Corner.tsx';
 import { useSay, Words } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
 import { FirstSteps } from './FirstSteps.tsx';
-import type { Line } from './line.ts';
-import { useFoundLines, useOpenLines, useSignedLines } from './lines.ts';
 import { M } from './messages.ts';
 
 /** Signed jobs beside the board. */

@@ -2,11 +2,11 @@ import type { Text } from '@fulcrant/core/messages';
 import { COMMON } from '@fulcrant/core/messages';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { Line } from '../data/line.ts';
+import { useSignedLines } from '../data/lines.ts';
 import { useGreeting, usePeople } from '../data/plant.ts';
 import { useInstruments, usePositions } from '../data/site.ts';
 import { useSay, Words } from '../ui/settings.tsx';
-import type { Line } from './line.ts';
-import { useSignedLines } from './lines.ts';
 import { M } from './messages.ts';
 
 type Step = { id: string; to: string; what: Text; done: boolean };

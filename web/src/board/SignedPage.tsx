@@ -1,11 +1,11 @@
 import { COMMON } from '@fulcrant/core/messages';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { useSignedLines } from '../data/lines.ts';
 import { Corner } from '../entry/Corner.tsx';
 import { Button } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { BoardLine } from './BoardLine.tsx';
-import { useSignedLines } from './lines.ts';
 import { M } from './messages.ts';
 
 /** Lines of a page. */

@@ -1,4 +1,5 @@
 import type { Setup } from '@fulcrant/core/job';
+import { COMMON } from '@fulcrant/core/messages';
 import { fireEvent } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { EVERY_KIND, upTo, workAll } from '../../../core/src/testing/every-kind.ts';
@@ -7,7 +8,6 @@ import { freshJob, openPage } from '../testing/open.tsx';
 import { FakeServer, OSKAR } from '../testing/server.ts';
 import { all, press, the } from '../testing/sheet.ts';
 import { until } from '../testing/until.ts';
-import { M } from './messages.ts';
 
 const feelers = EVERY_KIND['by feelers'] as Setup;
 const at = (machine: string, step: string) =>
@@ -78,7 +78,7 @@ describe('the board', () => {
     await openPage('/', server);
     for (const e of at('Waiting mill', 'shaft').events) await enqueue(e);
     await until(() => lineOf('Waiting mill') ?? null);
-    expect(lineOf('Waiting mill')?.dataset.job).toBe(M.notSent.id);
+    expect(lineOf('Waiting mill')?.dataset.job).toBe(COMMON.notSentYet.id);
     server.answers.clear();
     await flush();
     await until(() => the('[data-waiting="0"]'));

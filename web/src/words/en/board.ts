@@ -33,7 +33,6 @@ export const en = {
   noJobTheseWords: 'No job found.',
   nobody: 'nobody',
   noneOpenJobsYours: 'None of the {count} open jobs is yours.',
-  notSent: 'not sent',
   nothingOpenOpenJobMachine: 'No open job. Open a job to begin.',
   older: 'Older',
   openJobHere: 'open a job here',

@@ -1,10 +1,10 @@
 import '@fulcrant/core/every-trade';
 import { summarise } from '@fulcrant/core/forms';
 import type { JobEvent } from '@fulcrant/core/job';
-import { stateFrom } from '../data/fold.ts';
-import { copyOf } from '../data/sent-events.ts';
+import { COMMON } from '@fulcrant/core/messages';
+import { stateFrom } from './fold.ts';
 import type { Line } from './line.ts';
-import { M } from './messages.ts';
+import { copyOf } from './sent-events.ts';
 
 /** Jobs with entries still on this device, summed up here, so that the board never shows less than was recorded. */
 export async function linesWithWaiting(lines: Line[], waiting: readonly JobEvent[]): Promise<Line[]> {
@@ -20,7 +20,7 @@ export async function linesWithWaiting(lines: Line[], waiting: readonly JobEvent
         ? {
             ...summarise(state),
             id,
-            number: before?.number ?? M.notSent,
+            number: before?.number ?? COMMON.notSentYet,
             state: state.cancelled ? 'cancelled' : state.signed ? 'signed' : 'open',
             updatedAt: here.at(-1)?.at ?? state.opened.at,
           }

@@ -1,8 +1,8 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
-import { readThrough, Unreachable } from '../data/api.ts';
-import { useQueue } from '../data/queue.ts';
-import type { Waiting } from '../data/store.ts';
+import { readThrough, Unreachable } from './api.ts';
 import type { Line } from './line.ts';
+import { useQueue } from './queue.ts';
+import type { Waiting } from './store.ts';
 
 export type LinePage = { jobs: Line[]; next: string | null };
 
