@@ -61,8 +61,8 @@ export function CarryDialog({ note, onClose }: { note: string; onClose: () => vo
       </p>
       <input
         type="search"
-        aria-label={say(M.machinePositionNumber)}
-        placeholder={say(M.machinePositionNumber)}
+        aria-label={say(COMMON.machinePositionNumber)}
+        placeholder={say(COMMON.machinePositionNumber)}
         value={typed}
         onChange={(e) => setTyped(e.target.value)}
         className="min-h-12 w-full border-0 border-b-2 border-muted bg-paper text-lg"

@@ -80,7 +80,7 @@ export function BoardPage() {
               value={typed}
               onChange={(e) => setTyped(e.target.value)}
               maxLength={80}
-              placeholder={say(M.machinePositionNumber)}
+              placeholder={say(COMMON.machinePositionNumber)}
               className="min-h-12 w-full min-w-0 border-0 bg-transparent text-lg placeholder:text-muted"
             />
           </label>

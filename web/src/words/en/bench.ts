@@ -279,7 +279,6 @@ export const en = {
   couldNotAdd: 'The result was not added: this device cannot store it.',
   entered: 'Entered: {all}.',
   lengthsInMm: ' (lengths in mm)',
-  machinePositionNumber: 'machine, position, number',
   noOpenJob: 'No open job found.',
   noteOfSum: 'Calculator: {title}.',
   enteredOne: '{label} {value}',

@@ -27,7 +27,6 @@ export const en = {
   jobs: 'Jobs: “{typed}”',
   jobsFound: 'Jobs found',
   lastAllSigned: 'The last {count} finished jobs',
-  machinePositionNumber: 'machine, position, number',
   mine: 'Mine',
   newer: 'Newer',
   noJobTheseWords: 'No job found.',

@@ -22,6 +22,7 @@ export const en = {
   close: 'Close',
   tooCloseCall: 'too close to call',
   result: 'Result',
+  machinePositionNumber: 'machine, position, number',
   cancel: 'Cancel',
   firstShownTypeMore: 'The first {count} are shown: type more to find others.',
   loading: 'Loading …',
