@@ -16,5 +16,5 @@ export const en = {
   sheetNotAsSignedHash:
     'this sheet is not as it was signed, for its hash is another. It is no record; a backup has the one that was signed.',
   state: 'State',
-  timesPlantsClock: '{day} · times by the plant’s clock ({zone})',
+  timesPlantsClock: '{day} · site time ({zone})',
 } as const;

@@ -43,7 +43,7 @@ export const en = {
   sheetAnotherJob: '{name} is the sheet of another job.',
   sheetAsSignedRevision: '{nameOf}, sheet as signed, revision {revision}',
   signedNoSheetKept: '{nameOf} is signed and no sheet of it is kept.',
-  standsEventsNotThoseSigned: '{name} stands on events that are not those it was signed on.',
+  standsEventsNotThoseSigned: '{name} does not match the events it was signed on.',
   thereNoSuchJobName: 'There is no such job to name.',
   whatCarriesBelongsAnotherEvent: 'what it carries belongs to another event or job.',
   writtenByNewer:

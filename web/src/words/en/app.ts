@@ -5,5 +5,5 @@ export const en = {
   demoPlant: 'Demo site',
   demoPlantPeopleMachinesNumbers: 'Demo site: everything here is invented',
   reload: 'Reload',
-  somethingWentWrongPage: 'Something went wrong on this page',
+  somethingWentWrongPage: 'This page failed',
 } as const;

@@ -30,7 +30,7 @@ export const en = {
     '{n} {n, plural, one {entry waits} other {entries wait}} on this device{job}: {status, select, noConnection {no connection} signSend {sign in to send} sending {sending} other {}}',
   feedStoppedNothingTurnStored:
     'The signal stopped at {turned}°. Nothing of this turn is stored: read it again.',
-  followSchoolJob: 'Or use another limit for this job',
+  followSchoolJob: 'Another limit for this job',
   gaugeHand: 'Gauge in hand',
   gaugeTypesDigitsEnterNeeds:
     'A gauge that types its digits and Enter needs no pairing: it works in every field.',
@@ -115,5 +115,5 @@ export const en = {
   whatReadsOneTouch: 'Likely readings, one touch each',
   whichGauge: 'Choose a gauge',
   whoseLimit: '{said}: limit from',
-  notAllOfTurnStored: 'Not all of the turn was stored. {refused}',
+  notAllOfTurnStored: 'Part of the turn is not stored. {refused}',
 } as const;

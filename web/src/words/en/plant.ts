@@ -60,7 +60,7 @@ export const en = {
   demoPlantPeopleMachinesNumbers:
     'This is a demo site: people, machines and numbers are invented, and every sheet says so. Start an empty one in a folder of its own.',
   designationTradeSourceFieldValue: 'designation, trade, source, field, value',
-  deviceSaysNothingItself: 'a device that says nothing of itself',
+  deviceSaysNothingItself: 'unknown device',
   doubtHolds95100Steps:
     'Accuracy (±) holds in 95 of 100 readings. A reading with a gauge out of date carries a caution on screen and sheet.',
   doubtOneReading: 'accuracy (±)',
@@ -77,7 +77,7 @@ export const en = {
   fetchingPlant: 'Loading the site settings …',
   fetchingYears: 'Loading the history …',
   findMachinePositionLabel: 'Find a machine, position or label',
-  findWhatStamped: 'Find by what is stamped on it',
+  findWhatStamped: 'Find by the stamp',
   fitted: 'Fitted by',
   fixedBearing: 'fixed bearing',
   floatBearing: 'float bearing',
@@ -92,7 +92,7 @@ export const en = {
     'Fulcrant’s own code is under the MIT licence. The fonts it ships are under the SIL Open Font License 1.1. It stands on {count} packages of others, each under its own licence; their texts lie in the packages.',
   good: 'Good',
   hasNotChosenPasswordYet: 'has no password yet',
-  holdLabelBeforeCamera: 'Hold a label before the camera',
+  holdLabelBeforeCamera: 'Show a label to the camera',
   howFarAlongShaft: 'How far along the shaft?',
   howLongEachLived: 'Service life',
   is: '{position} is',

@@ -21,7 +21,7 @@ export const en = {
   moved: 'moved {round}°',
   movedDegrees: 'It moved, degrees',
   passes: 'Passes',
-  practiseStandWrench: 'Practise with the simulated wrench',
+  practiseStandWrench: 'Practise with a simulation',
   pullUntilClicks: 'Pull until it clicks',
   screw: 'Screw',
   stillMoved: 'it still moved',

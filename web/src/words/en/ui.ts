@@ -32,7 +32,7 @@ export const en = {
   openedAgain2: 'reopened',
   orderWork: 'Order of work',
   pastStop: 'over the limit',
-  pointerAsThickAsDoubt: 'The pointer is as thick as the uncertainty',
+  pointerAsThickAsDoubt: 'Pointer width: uncertainty',
   shortLowStop: 'under the low limit',
   showWorking: 'Show working',
   storeReadingGoNextPlace: 'store the reading, go to the next place',
