@@ -47,7 +47,7 @@ describe('an outage', () => {
     expect(first.body.told).toMatchObject({ version: version + 1, by: 'Imke' });
     const second = await imke('POST', `/api/outages/${id}`, { after: version, outage });
     expect(second.status).toBe(409);
-    expect(second.body.title).toMatch(/Somebody else/);
+    expect(second.body.said).toMatchObject({ id: 'server.http.somebodyElseHasChangedOutage' });
     const wrong = await imke('POST', `/api/outages/${id}`, {
       after: version + 1,
       outage: { ...outage, endsAt: outage.startsAt },

@@ -173,9 +173,9 @@ describe('cards of parts', () => {
     const made = await asta('POST', '/api/parts', card);
     expect(made.status).toBe(201);
     expect(made.body.versions[0]).toMatchObject({ key: '22220 K C3', version: 1, by: 'Asta', looked: null });
-    expect((await asta('POST', '/api/parts/22220%20k%20C3/1/looked', {})).body.title).toContain(
-      'Somebody else',
-    );
+    expect((await asta('POST', '/api/parts/22220%20k%20C3/1/looked', {})).body.said).toMatchObject({
+      id: 'server.http.somebodyElseThanWhoTyped',
+    });
     const looked = (await imke('POST', '/api/parts/22220%20k%20C3/1/looked', {})).body.versions[0];
     expect(looked.looked.by).toBe('Imke');
     expect((await imke('POST', '/api/parts/22220%20k%20C3/1/looked', {})).status).toBe(409);
