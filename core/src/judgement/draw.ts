@@ -89,6 +89,13 @@ export const mendable = (
   ...(place === null ? {} : { touch: { does: 'mend', place, name, shown } }),
 });
 
+/** One of several parts that is picked out by touching it. */
+export const pickable = (which: number, name: Text, shapes: readonly Drawn[]): Shape => ({
+  shape: 'group',
+  shapes: flat(shapes),
+  touch: { does: 'pick', which, name },
+});
+
 /** A drawing nobody touches: what could be is only drawn. */
 export const still = (d: Drawing): Drawing => ({ ...d, shapes: untouched(d.shapes) });
 const untouched = (shapes: readonly Shape[]): Shape[] =>

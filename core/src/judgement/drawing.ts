@@ -30,11 +30,12 @@ export type Look = {
 };
 
 /**
- * What can be touched of a shape on a screen: a value that is taken back to be read again, or a part that is turned round a middle to
- * where it stands. Paper draws it as it is.
+ * What can be touched of a shape on a screen: a value that is taken back to be read again, one of several parts that is picked out, or a
+ * part that is turned round a middle to where it stands. Paper draws it as it is.
  */
 export type Touch =
   | { does: 'mend'; place: string; name: Text; shown: Text }
+  | { does: 'pick'; which: number; name: Text }
   | { does: 'turn'; name: Text; middle: Point; deg: number };
 
 export type Shape =

@@ -3,6 +3,7 @@ import { textKey } from '@fulcrant/core/messages';
 import { say } from '@fulcrant/core/units';
 import { type CSSProperties, useId } from 'react';
 import { useSettings } from '../ui/settings.tsx';
+import { DrawnButton } from './DrawnButton.tsx';
 import { Mendable, useMending } from './mend.tsx';
 import { Turnable } from './Turnable.tsx';
 
@@ -29,23 +30,30 @@ const FILLS: Record<Exclude<Fill, Ink | 'hatch' | 'hatch-back'>, string> = {
 const SCALE = 1.5;
 
 /** What is the same for every shape of a drawing: the reader’s unit, the drawing’s own hatches, what turning a part does. */
-type Page = { unit: 'mm' | 'in'; hatch: string; onTurn: ((deg: number) => void) | undefined };
+type Page = {
+  unit: 'mm' | 'in';
+  hatch: string;
+  onTurn: ((deg: number) => void) | undefined;
+  onPick: ((which: number) => void) | undefined;
+};
 
 type Props = {
   drawing: Drawing;
   /** A part turned on the figure. */
   onTurn?: ((deg: number) => void) | undefined;
+  /** One of its parts picked out. */
+  onPick?: ((which: number) => void) | undefined;
   /** As large as it is printed, not as wide as there is room. */
   printed?: boolean;
   className?: string;
 };
 
 /** A drawing on the screen: as wide as it is given room where it was made for a screen, else as large as on paper. */
-export function DrawingView({ drawing: d, onTurn, printed = false, className = '' }: Props) {
+export function DrawingView({ drawing: d, onTurn, onPick, printed = false, className = '' }: Props) {
   const { unit } = useSettings();
   const hatch = useId();
   const mending = useMending();
-  const touched = onTurn !== undefined || (mending && d.shapes.some(isTouched));
+  const touched = onTurn !== undefined || ((onPick !== undefined || mending) && d.shapes.some(isTouched));
   const [x, y] = d.from ?? [0, 0];
   const style: CSSProperties =
     printed || d.perPoint === undefined
@@ -65,7 +73,7 @@ export function DrawingView({ drawing: d, onTurn, printed = false, className = '
     >
       {isHatched(d.shapes) && <Hatches id={hatch} />}
       <g strokeWidth="0.8" fill="none">
-        <Drawn shapes={d.shapes} page={{ unit, hatch, onTurn }} />
+        <Drawn shapes={d.shapes} page={{ unit, hatch, onTurn, onPick }} />
       </g>
     </svg>
   );
@@ -76,7 +84,7 @@ export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
   const { unit } = useSettings();
   return (
     <g strokeWidth="0.8" fill="none">
-      <Drawn shapes={shapes} page={{ unit, hatch: '', onTurn: undefined }} />
+      <Drawn shapes={shapes} page={{ unit, hatch: '', onTurn: undefined, onPick: undefined }} />
     </g>
   );
 }
@@ -150,7 +158,7 @@ function keysOf(shapes: readonly Shape[]): string[] {
   let n = 0;
   return shapes.map((s) => {
     if (s.shape !== 'group' || !s.touch) return `${after} ${n++}`;
-    after = s.touch.does === 'mend' ? `mend ${s.touch.place}` : `turn ${textKey(s.touch.name)}`;
+    after = s.touch.does === 'mend' ? `mend ${s.touch.place}` : `${s.touch.does} ${textKey(s.touch.name)}`;
     n = 0;
     return after;
   });
@@ -192,6 +200,18 @@ function Group({ shape: s, page }: { shape: Extract<Shape, { shape: 'group' }>; 
         {inner}
       </Mendable>
     );
+  if (s.touch?.does === 'pick' && page.onPick) {
+    const { which } = s.touch;
+    return (
+      <DrawnButton
+        name={say(s.touch.name, page.unit)}
+        onPress={() => page.onPick?.(which)}
+        marks={{ 'data-pick': which }}
+      >
+        {inner}
+      </DrawnButton>
+    );
+  }
   if (s.touch?.does === 'turn' && page.onTurn)
     return (
       <Turnable {...s.touch} name={say(s.touch.name, page.unit)} onTurn={page.onTurn}>

@@ -1,6 +1,7 @@
 import type { Text } from '@fulcrant/core/messages';
 import { createContext, type ReactNode, useContext } from 'react';
 import { useSay } from '../ui/settings.tsx';
+import { DrawnButton } from './DrawnButton.tsx';
 import { M } from './messages.ts';
 
 /** Takes back what was read at a place, so that it is read again; null where nothing may be mended. */
@@ -29,21 +30,12 @@ export function Mendable({
   const mend = useContext(MendContext);
   if (!mend || place === null) return children;
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a drawing has no buttons of its own
-    <g
-      role="button"
-      tabIndex={0}
-      aria-label={`${shown ? say(M.mend({ shown })) : say(M.mend2)} ${say(name)}`}
-      data-mend={place}
-      className="cursor-pointer outline-offset-2"
-      onClick={() => mend(place)}
-      onKeyDown={(e) => {
-        if (e.key !== 'Enter' && e.key !== ' ') return;
-        e.preventDefault();
-        mend(place);
-      }}
+    <DrawnButton
+      name={`${shown ? say(M.mend({ shown })) : say(M.mend2)} ${say(name)}`}
+      onPress={() => mend(place)}
+      marks={{ 'data-mend': place }}
     >
       {children}
-    </g>
+    </DrawnButton>
   );
 }

@@ -55,6 +55,23 @@ describe('a pass of bolts', () => {
     expect(document.querySelector('form[data-pass]')).toBeNull();
   });
 
+  it('a bolt touched on the drawing is told by itself, whichever was next; what is tight is not touched again', async () => {
+    const { state } = await openJobAt(feelers, 'bolts');
+    await told();
+    const bolts = () => [...document.querySelectorAll<SVGElement>('[data-pick]')].map((b) => b.dataset.pick);
+    expect(bolts()).toEqual(['1', '2', '3', '4']);
+    fireEvent.click(the('[data-pick="4"]'));
+    await until(() => form().textContent?.includes('Bolt 4'));
+    fireEvent.submit(form());
+    await until(() => state().ticks.length === 5);
+    expect(state().ticks.at(-1)).toMatchObject({ bolt: 4 });
+    await until(() => bolts().length === 3);
+    expect(bolts()).not.toContain('4');
+    // By the keyboard too, and back to the order.
+    fireEvent.keyDown(the('[data-pick="2"]'), { key: 'Enter' });
+    await until(() => form().textContent?.includes('Bolt 2'));
+  });
+
   it('some moved: another round; the torque typed wrong is refused and stays', async () => {
     const { state } = await openJobAt(feelers, 'bolts');
     await told();

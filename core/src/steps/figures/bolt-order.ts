@@ -1,4 +1,15 @@
-import { circle, digits, figure, group, label, line, path, polygon, rect } from '../../judgement/draw.ts';
+import {
+  circle,
+  digits,
+  figure,
+  group,
+  label,
+  line,
+  path,
+  pickable,
+  polygon,
+  rect,
+} from '../../judgement/draw.ts';
 import type { Point } from '../../judgement/drawing.ts';
 import { COMMON } from '../../message/common/messages.ts';
 import { inline, listOf } from '../../message/message.ts';
@@ -127,7 +138,9 @@ export function boltFigure({ values }: { values: BoltValues }) {
               spec.occupied?.by ?? '',
             ),
           ]);
-        return [
+        // Any bolt this pass has still to pull can be the next, as it really went.
+        const free = values.next !== null && order.includes(bolt) && !tight(bolt);
+        const parts = [
           isNext && circle({ cx: p.x, cy: p.y, r: radius + 9, fill: 'none', ink: 'brass', weight: 4 }),
           polygon({ points: flats, fill: tight(bolt) ? 'ink' : 'paper', ink: 'ink', weight: 2 }),
           digits(
@@ -155,6 +168,7 @@ export function boltFigure({ values }: { values: BoltValues }) {
                 : M.moved({ turned }),
             ),
         ];
+        return free ? pickable(bolt, M.oneOf({ bolt }), parts) : parts;
       }),
     ],
   );

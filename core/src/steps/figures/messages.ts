@@ -27,6 +27,7 @@ export const M = defineMessages('steps.figures', en, {
   nutLockSlotMeetsTab: { slot: 'text', tab: 'text', left: 'text', way: ['forward', 'back'] },
   nutTurnedDegreesFromMark: { turned: 'text', band: 'text' },
   of2: { count: 'count', thickness: 'length' },
+  oneOf: { bolt: 'count' },
   ringJointsOff: { deg: 'count' },
   ringJointsWanted: { deg: 'count' },
   counted: { count: 'count', of: ['slots', 'tabs'] },

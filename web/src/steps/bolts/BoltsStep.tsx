@@ -40,12 +40,22 @@ export function BoltsStep({
   // Whoever types each torque goes on in the field; the others go on at the button.
   const typing = useRef(false);
   const [singly, setSingly] = useState(false);
+  // A bolt touched on the drawing is told by itself, whichever was next.
+  const [picked, setPicked] = useState<number | null>(null);
   const whole = onPass !== null && values.spec.count > 1 && !eachIsJudged(values);
   return (
     <div className="flex flex-col gap-4">
       {questionsFirst && questions}
       <DrawingView
         drawing={boltFigure({ values })}
+        onPick={
+          open && !choice.coming
+            ? (bolt) => {
+                setSingly(true);
+                setPicked(bolt);
+              }
+            : undefined
+        }
         className="overflow-visible lg:[@media(max-height:790px)]:max-h-36!"
       />
       <Passes values={values} />
@@ -64,10 +74,15 @@ export function BoltsStep({
         ) : (
           // Each tick begins with its own torque, no movement, and the next bolt allowed.
           <TickForm
-            key={`${values.next.pass}/${values.next.bolt}/${values.ticks.length} ${unit}`}
+            key={`${values.next.pass}/${values.next.bolt}/${values.ticks.length} ${unit} ${picked}`}
             values={values}
             choice={choice}
-            onTick={onTick}
+            first={picked}
+            onTick={async (tick) => {
+              const refused = await onTick(tick);
+              if (refused === null) setPicked(null);
+              return refused;
+            }}
             typing={typing}
             onWhole={whole ? () => setSingly(false) : null}
           />

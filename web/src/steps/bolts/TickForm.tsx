@@ -20,12 +20,15 @@ const ONE = { bolt: M.bolt, screw: M.screw, nut: COMMON.nut } as const;
 export function TickForm({
   values,
   choice,
+  first,
   onTick,
   typing,
   onWhole,
 }: {
   values: BoltValues;
   choice: GaugeChoice;
+  /** The one that really went first, where it was touched on the drawing. */
+  first: number | null;
   onTick: (tick: Tick) => Promise<Text | null>;
   typing: RefObject<boolean>;
   /** Back to a pass by one touch; null where each is told by itself. */
@@ -39,7 +42,9 @@ export function TickForm({
   const at = useWrenchAt(next?.torqueNm ?? null);
   const [turned, setTurned] = useState('');
   const [moved, setMoved] = useState(false);
-  const [really, setReally] = useState<number | null>(null);
+  const [really, setReally] = useState<number | null>(
+    next && first !== null && first !== next.bolt && openIn(values, next.pass).includes(first) ? first : null,
+  );
   const [fault, setFault] = useState<Text | null>(null);
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
