@@ -69,12 +69,14 @@ export function Corner({ job }: { job?: string }) {
         )}
       </p>
       {unconfirmed && person && (
-        <p role="status" className="m-0 flex items-center gap-2 font-medium text-stop" data-unconfirmed>
-          {say(M.notConfirmed({ name: person.name }))}
-          <button type="button" className={small} onClick={() => setChanging(true)}>
-            {say(M.confirmNow)}
-          </button>
-        </p>
+        <button
+          type="button"
+          className={`${small} font-medium text-stop`}
+          onClick={() => setChanging(true)}
+          data-unconfirmed
+        >
+          {say(M.notConfirmed)}
+        </button>
       )}
       {lost > 0 && (
         <p role="status" className="m-0 font-medium text-brass" data-lost={lost}>

@@ -24,7 +24,6 @@ export const M = defineMessages('page.entry', en, {
   },
   turning360: { turned: 'text' },
   unitOfThisReading: { mark: 'text', other: 'text' },
-  notConfirmed: { name: 'name' },
   pinOf: { name: 'text' },
   typed: { place: 'text', raw: 'text' },
   whoseLimit: { said: 'text' },

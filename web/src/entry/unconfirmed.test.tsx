@@ -54,7 +54,7 @@ it('without the server a PIN lets one work, not confirmed: nothing goes, nothing
   expect(sent(server)).toEqual([]);
   expect(state().readings.filter((r) => r.step === 'shaft')).toHaveLength(0);
   // A wrong PIN leaves all as it was.
-  await press('Enter PIN');
+  await press('Not confirmed: enter PIN');
   await fill('PIN of Imke', '1234');
   fireEvent.submit(the('[data-pin-form]'));
   await until(() => the('[data-pin-form] [role="alert"]'));
