@@ -1,17 +1,17 @@
 import { sayClock } from '../engine/clock.ts';
-import { depthOf } from '../engine/depth.ts';
 import { ANSWER_WORD, type Said as Answered } from '../engine/said.ts';
 import type { ClockMark } from '../engine/state.ts';
 import type { Drawing } from '../judgement/drawing.ts';
 import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
-import { expr, inline, listOf } from '../message/message.ts';
+import { expr, listOf } from '../message/message.ts';
 import { VERDICT_WORD } from '../metrology/decision.ts';
 import type { Block, FitUpSheet, SheetFinding, Told } from './form.ts';
+import { frontBlocks } from './front.ts';
 import { joinSaid } from './join.ts';
 import { M } from './messages.ts';
 import { type By, boltRow, readingRow, statements } from './record-rows.ts';
-import { whenIn } from './when.ts';
+import { spanEnd, whenIn } from './when.ts';
 
 type Sheet = Omit<FitUpSheet, 'document'> & { drawings: Drawing[] };
 
@@ -48,31 +48,15 @@ export function sheetDocument(sheet: Sheet): Block[] {
           },
         ]
       : []),
-    { block: 'results', rows: sheet.rows },
+    ...frontBlocks(sheet, by),
     ...(sheet.drawings.length > 0 ? [{ block: 'drawings' as const, drawings: sheet.drawings }] : []),
     { block: 'heading', text: COMMON.setup },
     ...sheet.setupLines.map(([group, said]): Block => ({ block: 'line', lead: expr`${group}.`, text: said })),
-    ...leftOutLine(sheet),
     ...struckAfter(sheet, null, by),
     ...sheet.steps.flatMap((s) => [...stepBlocks(sheet, s, by), ...struckAfter(sheet, s.id, by)]),
     ...alsoRecorded(sheet, by, () => sayLate(late, when)),
   ];
 }
-
-/** What the depth of the job left out, in a line. */
-const leftOutLine = ({ leftOut = [], setup }: Sheet): Block[] =>
-  leftOut.length === 0
-    ? []
-    : [
-        {
-          block: 'line',
-          lead: M.leftOutAtDepth({ depth: depthOf(setup) }),
-          text: listOf(
-            leftOut.map((t) => inline(t)),
-            '; ',
-          ),
-        },
-      ];
 
 /** Entries that waited on a device, in a line. */
 function sayLate(late: readonly ClockMark[], when: (at: string) => string): Block[] {
@@ -107,7 +91,7 @@ function recordBlocks(sheet: Sheet, step: string, by: By): Block[] {
           {
             block: 'table' as const,
             head: [M.headPass, M.headBolt, COMMON.torque, M.whoWhenWrench],
-            rows: statements(bolts).map((together) => boltRow(together, by)),
+            rows: statements(bolts).map((together) => boltRow(together, by, whenIn(sheet.timeZone))),
           },
         ]
       : []),
@@ -132,7 +116,7 @@ function stepBlocks(sheet: Sheet, step: Sheet['steps'][number], by: By): Block[]
   return [
     { block: 'heading', text: step.title },
     ...struckParts(sheet, step.id, by),
-    ...step.answers.flatMap((a) => answerLines(a, by)),
+    ...answersTogether(step.answers, by, whenIn(sheet.timeZone)),
     ...recordBlocks(sheet, step.id, by),
     ...step.findings.flatMap((f) => findingLines(f, by)),
     ...(step.working.length > 0
@@ -192,6 +176,35 @@ type Answer = Sheet['steps'][number]['answers'][number];
 
 /** What an answer is called on paper. */
 const answerWord = (a: { answer: string }): Text => ANSWER_WORD[a.answer as Answered] ?? a.answer;
+
+const isPlain = (a: Answer): boolean =>
+  a.answer === 'yes' && !a.note && !a.reason && !a.before?.length && !a.clock;
+
+/** Answers in their order: a run of plain ones of one person is one statement, from when to when; all else stands alone. */
+function answersTogether(answers: readonly Answer[], by: By, when: (at: string) => string): Block[] {
+  const runs: Answer[][] = [];
+  for (const a of answers) {
+    const run = runs.at(-1);
+    const last = run?.at(-1);
+    if (run && last && isPlain(last) && isPlain(a) && last.by === a.by) run.push(a);
+    else runs.push([a]);
+  }
+  return runs.flatMap((run): Block[] => {
+    const [first, last] = [run[0], run.at(-1)];
+    if (!first || !last || run.length === 1) return run.flatMap((a) => answerLines(a, by));
+    return [
+      {
+        block: 'line',
+        lead: answerWord(first),
+        text: listOf(
+          run.map((a) => a.ask),
+          ' · ',
+        ),
+        small: M.to({ first: by(first), last: spanEnd(when(first.at), when(last.at)) }),
+      },
+    ];
+  });
+}
 
 /** An answer, after what was answered before it: found, then put right. */
 function answerLines(a: Answer, by: By, inset?: true): Block[] {

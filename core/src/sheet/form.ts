@@ -18,7 +18,8 @@ export type Block =
   | { block: 'heading'; text: Text }
   /** `lead` stands out before the text, `small` follows it. */
   | { block: 'line'; lead?: Text; text: Text; small?: Text; inset?: true }
-  | { block: 'table'; head: Text[]; rows: Array<{ cells: Text[]; struck?: true }> }
+  /** `verdicts`: its columns are a verdict, what it is of, its limit, whose that is; else a place, two numbers, who and when. */
+  | { block: 'table'; of?: 'verdicts'; head: Text[]; rows: Array<{ cells: Text[]; struck?: true }> }
   | { block: 'working'; rows: Array<[Text, Text]> };
 
 /** Who and when, as a sheet tells it; `clock` where the time is not the device's plain word. */

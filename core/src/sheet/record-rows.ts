@@ -1,10 +1,11 @@
 import { COMMON } from '../message/common/messages.ts';
 import type { Text } from '../message/message.ts';
-import { expr } from '../message/message.ts';
+import { expr, textKey } from '../message/message.ts';
 import { formatTorque } from '../quantities/torque.ts';
 import type { FitUpSheet, SheetReading, Told } from './form.ts';
 import { joinSaid } from './join.ts';
 import { M } from './messages.ts';
+import { spanEnd } from './when.ts';
 import { saySheetReading } from './words.ts';
 
 /** Who did something and when, as the sheet says it. */
@@ -34,20 +35,37 @@ export function readingRow(r: SheetReading, by: By): { cells: Text[]; struck?: t
 
 type BoltLine = FitUpSheet['bolts'][number];
 
-/** Bolts as they were told: each by itself, or those of a pass together, in the order they went. */
+/** Nothing of it stands against its being told together with others: it stands, did not move, and its time is the device's plain word. */
+const isPlain = (b: BoltLine): boolean =>
+  !b.moved && b.movedDeg === null && !b.withdrawn && !b.struck && !b.clock;
+
+/** Whether one bolt follows another of its pass with nothing to tell between them. */
+const goesOn = (a: BoltLine, b: BoltLine): boolean =>
+  isPlain(a) &&
+  isPlain(b) &&
+  textKey(a.pass) === textKey(b.pass) &&
+  (['torqueNm', 'instrument', 'by', 'attempt', 'set'] as const).every((k) => a[k] === b[k]);
+
+/** Bolts in the order they went: those of a pass in one statement, one by itself where there is more to tell of it. */
 export function statements(bolts: readonly BoltLine[]): Array<[BoltLine, ...BoltLine[]]> {
   const rows: Array<[BoltLine, ...BoltLine[]]> = [];
   for (const b of bolts) {
     const row = rows.at(-1);
-    if (row && b.told !== undefined && row[0].told === b.told) row.push(b);
+    const last = row?.at(-1);
+    if (row && last && ((b.told !== undefined && row[0].told === b.told) || goesOn(last, b))) row.push(b);
     else rows.push([b]);
   }
   return rows;
 }
 
 /** What was told of bolts together, as a row of their table. */
-export function boltRow(together: [BoltLine, ...BoltLine[]], by: By): { cells: Text[]; struck?: true } {
+export function boltRow(
+  together: [BoltLine, ...BoltLine[]],
+  by: By,
+  when: (at: string) => string,
+): { cells: Text[]; struck?: true } {
   const [b] = together;
+  const last = together.at(-1) ?? b;
   const moved = b.movedDeg !== null ? M.moved({ moved: b.movedDeg }) : b.moved ? M.moved2 : '';
   const torque: Text =
     b.torqueNm === 0
@@ -60,7 +78,7 @@ export function boltRow(together: [BoltLine, ...BoltLine[]], by: By): { cells: T
       joinSaid([torque, moved], ''),
       joinSaid(
         [
-          by(b),
+          last.at === b.at ? by(b) : M.to({ first: by(b), last: spanEnd(when(b.at), when(last.at)) }),
           `, ${b.instrument}`,
           b.withdrawn ? joinSaid([M.withdrawn2, by(b.withdrawn), `: ${b.withdrawn.reason}`], '') : null,
           b.struck ? joinSaid([M.struck3, by(b.struck), `: ${b.struck.reason}`], '') : null,

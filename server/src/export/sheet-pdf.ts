@@ -272,21 +272,22 @@ function line(print: Print, b: Line, next: readonly Block[]): void {
 
 function working({ doc, unit }: Print, rows: ReadonlyArray<[Text, Text]>): void {
   doc.moveDown(0.2);
-  for (const [what, sum] of rows) {
-    room(doc, 11);
-    doc
-      .font('mono')
-      .fontSize(7.6)
-      .fillColor('#333')
-      .text(`${say(what, unit)}: ${say(sum, unit)}`, MARGIN + 10);
-  }
+  // One line after the other: a sum a line would take a page of every three.
+  const text = rows.map(([what, sum]) => `${say(what, unit)}: ${say(sum, unit)}`).join('  ·  ');
+  doc.font('mono').fontSize(7.4).fillColor('#333');
+  const width = doc.page.width - 2 * MARGIN - 10;
+  room(doc, Math.min(doc.heightOfString(text, { width }), 4 * 11));
+  doc.text(text, MARGIN + 10, doc.y, { width });
   doc.x = MARGIN;
 }
+
+/** Shares of the page each column takes. */
+const COLUMNS = { readings: [0.3, 0.14, 0.14, 0.42], verdicts: [0.09, 0.43, 0.2, 0.28] } as const;
 
 /** A table keeps its head over a page break. */
 function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>): void {
   const whole = doc.page.width - 2 * MARGIN;
-  const widths = [0.3, 0.14, 0.14, 0.42].map((share) => share * whole);
+  const widths = COLUMNS[block.of ?? 'readings'].map((share) => share * whole);
   const row = (cells: string[], font: FontName, size: number, ink: string, struck = false): void => {
     doc.font(font).fontSize(size);
     const height =

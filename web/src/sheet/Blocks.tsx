@@ -96,7 +96,7 @@ function Drawn({ block: b }: { block: Block }) {
                 {r.cells.map((c, at) => (
                   <td
                     key={textKey(b.head[at])}
-                    className={`pr-3 ${at === 1 || at === 2 ? 'figures whitespace-nowrap' : at === 3 ? 'text-muted' : ''} ${r.struck && at === 1 ? 'line-through' : ''}`}
+                    className={`pr-3 ${b.of === 'verdicts' ? (at === 0 ? 'whitespace-nowrap font-medium' : at === 1 ? '' : 'text-muted') : at === 1 || at === 2 ? 'figures whitespace-nowrap' : at === 3 ? 'text-muted' : ''} ${r.struck && at === 1 ? 'line-through' : ''}`}
                   >
                     {say(c)}
                   </td>
