@@ -9,7 +9,7 @@ import { runVitest, testsInMemory } from './vitest.mjs';
  * Ends with 1 where core is under 90 % or web under 60 %.
  */
 process.chdir(join(dirname(fileURLToPath(import.meta.url)), '..'));
-await ensurePackages(['mariadb-server', 'poppler-utils']);
+await ensurePackages(['mariadb-server', 'poppler-utils', 'qpdf']);
 await ensureModules();
 await (await import('./build.mjs')).buildAll();
 testsInMemory();

@@ -9,6 +9,7 @@ const PROGRAMS = {
   chromium: ['chromium'],
   'chromium-headless-shell': ['chromium-headless-shell'],
   'poppler-utils': ['pdftotext'],
+  qpdf: ['qpdf'],
   'galera-4': ['/usr/lib/galera/libgalera_smm.so'],
   rsync: ['rsync'],
   faketime: ['faketime'],

@@ -17,7 +17,7 @@ const PARTS = {
   server: {
     projects: ['server', 'cli'],
     prepare: async () => {
-      await ensurePackages(['mariadb-server', 'poppler-utils']);
+      await ensurePackages(['mariadb-server', 'poppler-utils', 'qpdf']);
       await build();
     },
   },
@@ -25,7 +25,7 @@ const PARTS = {
     projects: ['e2e'],
     workers: 3,
     prepare: async () => {
-      await ensurePackages(['mariadb-server', 'poppler-utils']);
+      await ensurePackages(['mariadb-server', 'poppler-utils', 'qpdf']);
       await ensureBrowser();
       await build();
     },

@@ -58,7 +58,7 @@ async function checkBy(checks) {
 
 const bin = (/** @type {string} */ name) => `node_modules/.bin/${name}`;
 const packages = (async () => {
-  await ensurePackages(['mariadb-server', 'poppler-utils']);
+  await ensurePackages(['mariadb-server', 'poppler-utils', 'qpdf']);
   await ensureBrowser();
 })();
 await phase('npm packages', ensureModules);

@@ -27,8 +27,16 @@ const FILLS: Record<Exclude<Fill, Ink | 'touch'>, string> = {
 /** Room between drawings that stand beside each other. */
 const GAP = 8;
 
-/** Drawings of a sheet, side by side as the page has room; one wider than the page is drawn smaller. */
-export function drawings(doc: Pdf, all: readonly Drawing[], unit: LengthUnit): void {
+/**
+ * Drawings of a sheet, side by side as the page has room; one wider than the page is drawn smaller.
+ * @param figure draws one, with what it shows in words
+ */
+export function drawings(
+  doc: Pdf,
+  all: readonly Drawing[],
+  unit: LengthUnit,
+  figure: (alt: string, content: () => void) => void,
+): void {
   const { left, bottom } = doc.page.margins;
   const right = doc.page.width - left;
   let [x, y, row] = [left, doc.y + 6, 0];
@@ -41,9 +49,12 @@ export function drawings(doc: Pdf, all: readonly Drawing[], unit: LengthUnit): v
       [x, y, row] = [left, doc.y, 0];
     }
     const [fromX, fromY] = d.from ?? [0, 0];
-    doc.save().translate(x, y).scale(scale).translate(-fromX, -fromY);
-    for (const s of d.shapes) draw(doc, s, unit, PLAIN);
-    doc.restore();
+    const [at, top] = [x, y];
+    figure(say(d.title, unit), () => {
+      doc.save().translate(at, top).scale(scale).translate(-fromX, -fromY);
+      for (const s of d.shapes) draw(doc, s, unit, PLAIN);
+      doc.restore();
+    });
     x += width + GAP;
     row = Math.max(row, height);
   }

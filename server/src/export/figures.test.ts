@@ -40,7 +40,7 @@ async function painted(all: ReturnType<typeof drawnOf>, unit: 'mm' | 'in'): Prom
   doc.on('data', (d: Buffer) => parts.push(d));
   const done = new Promise((resolve) => doc.on('end', resolve));
   for (const [name, font] of Object.entries(fonts())) doc.registerFont(name, font as never);
-  drawings(doc, keepAllSaid([...all]), unit);
+  drawings(doc, keepAllSaid([...all]), unit, (_alt, content) => content());
   doc.end();
   await done;
   return Buffer.concat(parts);

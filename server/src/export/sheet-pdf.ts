@@ -3,7 +3,7 @@ import { COMMON, listOf } from '@fulcrant/core/messages';
 import { type Block, type FitUpSheet, whenIn } from '@fulcrant/core/sheet';
 import { type LengthUnit, say } from '@fulcrant/core/units';
 import PDFDocument from 'pdfkit';
-import type { SealedSheet } from './canonical.ts';
+import { canonicalSheet, type SealedSheet } from './canonical.ts';
 import type { Pdf } from './drawings.ts';
 import { drawings } from './drawings.ts';
 import { type FontName, fonts } from './fonts.ts';
@@ -16,6 +16,8 @@ const INK = '#1d262b';
 const GREY = '#555';
 /** A heading is kept with so much of what follows it, and so does a page begun need to be worth its paper. */
 const KEEP = 58;
+/** Of a long sum so much is kept together, half a page. */
+const WORKING_MOST = 330;
 
 export type PrintOptions = {
   unit: LengthUnit;
@@ -26,9 +28,12 @@ export type PrintOptions = {
   photos?: ReadonlyMap<string, Uint8Array>;
 };
 
-/** A sheet being printed: the document, the reader's unit, the lowest point a line may reach. */
+type Element = ReturnType<Pdf['struct']>;
+
+/** A sheet being printed: the document, its structure for who cannot see it, the reader's unit. */
 type Print = {
   doc: Pdf;
+  root: Element;
   unit: LengthUnit;
   sheet: SealedSheet;
   photo: (hash: string) => Buffer | null;
@@ -43,6 +48,12 @@ export async function sheetPdf(sheet: SealedSheet, options: PrintOptions): Promi
     size: options.size,
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + TITLE_BLOCK },
     bufferPages: true,
+    // ISO 19005-3, level A: whatever is needed to read it in thirty years is in it, its order and its data too.
+    pdfVersion: '1.7',
+    subset: 'PDF/A-3a',
+    tagged: true,
+    lang: 'en',
+    displayTitle: true,
     info: {
       Title: `${say(sheet.name, options.unit)} ${sheet.number ?? ''}, ${sheet.title.machine}`,
       Producer: 'Fulcrant',
@@ -56,23 +67,50 @@ export async function sheetPdf(sheet: SealedSheet, options: PrintOptions): Promi
     doc.on('error', fail);
   });
   for (const [name, font] of Object.entries(fonts())) doc.registerFont(name, font as never);
+  attach(doc, sheet);
+  const root = doc.struct('Document');
+  doc.addStructure(root);
   const photos = options.photos ?? new Map<string, Uint8Array>();
   const print: Print = {
     doc,
+    root,
     unit: options.unit,
     sheet,
     photo: (hash) => (photos.has(hash) ? Buffer.from(photos.get(hash) as Uint8Array) : null),
   };
-  head(print);
+  tag(print, 'H1', () => head(print));
   const blocks = [...sheet.document, ...after(sheet, options.since ?? [])];
   for (const [i, b] of blocks.entries()) draw(print, b, blocks.slice(i + 1));
   const pages = doc.bufferedPageRange();
   for (let i = 0; i < pages.count; i++) {
     doc.switchToPage(i);
+    doc.markContent('Artifact', { type: 'Pagination' });
     frame(print, i + 1, pages.count);
+    doc.endMarkedContent();
   }
+  root.end();
   doc.end();
   return whole;
+}
+
+/** The sheet’s own JSON, the very bytes its printed hash is of: the record can be read without this program. */
+function attach(doc: Pdf, { contentHash: _hash, frozen, altered: _altered, ...sheet }: SealedSheet): void {
+  const at = new Date(frozen?.at ?? sheet.signature?.at ?? sheet.title.openedAt);
+  // What the attachment is to the document (ISO 19005-3) the library knows, its types do not yet.
+  const options = {
+    name: `${sheet.number ?? 'sheet'}.json`,
+    type: 'application/json',
+    description: say(M.jsonOfThisSheet, 'mm'),
+    relationship: 'Source',
+    creationDate: at,
+    modifiedDate: at,
+  };
+  doc.file(Buffer.from(canonicalSheet(sheet)), options);
+}
+
+/** Draw one element of the structure: what it is, and what is drawn for it. */
+function tag({ doc, root }: Print, type: string, content: () => void, options: { alt?: string } = {}): void {
+  root.add(doc.struct(type as 'P', options, [content]));
 }
 
 const ALTERED = M.sheetNotAsSignedHash;
@@ -135,22 +173,30 @@ function room(doc: Pdf, points: number): void {
 
 function draw(print: Print, block: Block, next: readonly Block[]): void {
   if (block.block === 'results') results(print, block.rows);
-  else if (block.block === 'heading') heading(print, block.text, next);
-  else if (block.block === 'line') line(print, block, next);
-  else if (block.block === 'table') table(print, block);
+  else if (block.block === 'heading') {
+    roomForHeading(print, next);
+    tag(print, 'H2', () => heading(print, block.text));
+  } else if (block.block === 'line') {
+    roomForLine(print, block, next);
+    tag(print, 'P', () => line(print, block));
+  } else if (block.block === 'table') table(print, block);
   else if (block.block === 'working') working(print, block.rows);
   else if (block.block === 'photos') photographs(print, block.photos);
-  else if (block.block === 'drawings') drawings(print.doc, block.drawings, print.unit);
+  else if (block.block === 'drawings')
+    drawings(print.doc, block.drawings, print.unit, (alt, content) => tag(print, 'Figure', content, { alt }));
 }
 
 /** How much of what follows a heading keeps company with it: its first line, or a table's head and first row. */
-function heading(print: Print, text: Text, next: readonly Block[]): void {
-  const { doc, unit } = print;
+function roomForHeading(print: Print, next: readonly Block[]): void {
+  const { doc } = print;
   const first = next[0];
   // A first line that would move to the next page takes its heading along.
   const goesOver = first?.block === 'line' && spills(print, lineHeight(print, first) + 30, next.slice(1));
   if (goesOver) doc.addPage();
   else room(doc, first?.block === 'heading' || first === undefined ? 30 : KEEP);
+}
+
+function heading({ doc, unit }: Print, text: Text): void {
   doc.moveDown(0.6);
   doc
     .moveTo(MARGIN, doc.y)
@@ -161,26 +207,30 @@ function heading(print: Print, text: Text, next: readonly Block[]): void {
   doc.font('label').fontSize(13).fillColor(INK).text(say(text, unit), MARGIN);
 }
 
-function results({ doc, unit }: Print, rows: ReadonlyArray<[Text, Text]>): void {
+function results(print: Print, rows: ReadonlyArray<[Text, Text]>): void {
+  const { doc } = print;
   const width = (doc.page.width - 2 * MARGIN) / 3;
   const top = doc.y;
-  rows.forEach(([k, v], i) => {
-    const x = MARGIN + width * (i % 3);
-    const y = top + 34 * Math.floor(i / 3);
-    doc.rect(x, y, width, 34).lineWidth(0.5).stroke('#999');
-    doc
-      .font('label')
-      .fontSize(8.5)
-      .fillColor(GREY)
-      .text(say(k, unit).toUpperCase(), x + 6, y + 4, { lineBreak: false });
-    doc
-      .font('strong')
-      .fontSize(12)
-      .fillColor(INK)
-      .text(say(v, unit), x + 6, y + 15, { lineBreak: false });
+  rows.forEach((row, i) => {
+    const [x, y] = [MARGIN + width * (i % 3), top + 34 * Math.floor(i / 3)];
+    tag(print, 'P', () => result(print, row, x, y, width));
   });
   doc.y = top + 34 * Math.ceil(rows.length / 3) + 4;
   doc.x = MARGIN;
+}
+
+function result({ doc, unit }: Print, [k, v]: [Text, Text], x: number, y: number, width: number): void {
+  doc.rect(x, y, width, 34).lineWidth(0.5).stroke('#999');
+  doc
+    .font('label')
+    .fontSize(8.5)
+    .fillColor(GREY)
+    .text(say(k, unit).toUpperCase(), x + 6, y + 4, { lineBreak: false });
+  doc
+    .font('strong')
+    .fontSize(12)
+    .fillColor(INK)
+    .text(say(v, unit), x + 6, y + 15, { lineBreak: false });
 }
 
 /** Photographs two across, each with its words under it; one that has not arrived says so. */
@@ -195,7 +245,7 @@ function photographs(print: Print, all: Extract<Block, { block: 'photos' }>['pho
     const high = Math.max(...heights);
     room(doc, high + 34);
     const top = doc.y + 4;
-    pair.forEach((p, k) => {
+    const photograph = (p: (typeof pair)[number], k: number) => {
       const x = MARGIN + k * (width + gap);
       const bytes = print.photo(p.hash);
       if (bytes) doc.image(bytes, x, top, { fit: [width, high] });
@@ -219,6 +269,9 @@ function photographs(print: Print, all: Extract<Block, { block: 'photos' }>['pho
           height: 22,
           ellipsis: true,
         });
+    };
+    pair.forEach((p, k) => {
+      tag(print, 'Figure', () => photograph(p, k), { alt: p.words || say(COMMON.photographStep, unit) });
     });
     doc.y = top + high + 28;
     doc.x = MARGIN;
@@ -254,10 +307,13 @@ function spills(print: Print, before: number, next: readonly Block[]): boolean {
   return tail.length > 0 && tail.length <= 6 && rest < KEEP && print.doc.y + before + rest > floor(print.doc);
 }
 
-function line(print: Print, b: Line, next: readonly Block[]): void {
-  const { doc, unit } = print;
+/** A page is begun before an element, never inside one: it would be left open on the page before. */
+function roomForLine(print: Print, b: Line, next: readonly Block[]): void {
   const mine = lineHeight(print, b);
-  if (doc.y + mine > floor(doc) || spills(print, mine, next)) doc.addPage();
+  if (print.doc.y + mine > floor(print.doc) || spills(print, mine, next)) print.doc.addPage();
+}
+
+function line({ doc, unit }: Print, b: Line): void {
   const left = MARGIN + (b.inset ? 14 : 0);
   const runs = runsOf(b, unit);
   runs.forEach((r, i) => {
@@ -270,14 +326,16 @@ function line(print: Print, b: Line, next: readonly Block[]): void {
   doc.x = MARGIN;
 }
 
-function working({ doc, unit }: Print, rows: ReadonlyArray<[Text, Text]>): void {
+function working(print: Print, rows: ReadonlyArray<[Text, Text]>): void {
+  const { doc, unit } = print;
   doc.moveDown(0.2);
   // One line after the other: a sum a line would take a page of every three.
   const text = rows.map(([what, sum]) => `${say(what, unit)}: ${say(sum, unit)}`).join('  ·  ');
   doc.font('mono').fontSize(7.4).fillColor('#333');
   const width = doc.page.width - 2 * MARGIN - 10;
-  room(doc, Math.min(doc.heightOfString(text, { width }), 4 * 11));
-  doc.text(text, MARGIN + 10, doc.y, { width });
+  room(doc, Math.min(doc.heightOfString(text, { width }), WORKING_MOST));
+  doc.font('mono').fontSize(7.4).fillColor('#333');
+  tag(print, 'P', () => void doc.text(text, MARGIN + 10, doc.y, { width }));
   doc.x = MARGIN;
 }
 
@@ -285,7 +343,9 @@ function working({ doc, unit }: Print, rows: ReadonlyArray<[Text, Text]>): void 
 const COLUMNS = { readings: [0.3, 0.14, 0.14, 0.42], verdicts: [0.09, 0.43, 0.2, 0.28] } as const;
 
 /** A table keeps its head over a page break. */
-function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>): void {
+function table({ doc, unit, root }: Print, block: Extract<Block, { block: 'table' }>): void {
+  const shown = doc.struct('Table');
+  root.add(shown);
   const whole = doc.page.width - 2 * MARGIN;
   const widths = COLUMNS[block.of ?? 'readings'].map((share) => share * whole);
   const row = (cells: string[], font: FontName, size: number, ink: string, struck = false): void => {
@@ -299,10 +359,17 @@ function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>):
     }
     const y = doc.y;
     let x = MARGIN;
+    const line = doc.struct('TR');
+    shown.add(line);
     cells.forEach((c, i) => {
-      doc.fillColor(ink).text(c, x, y, { width: (widths[i] ?? 80) - 6, strike: struck && i === 1 });
+      const cell = () =>
+        void doc.fillColor(ink).text(c, x, y, { width: (widths[i] ?? 80) - 6, strike: struck && i === 1 });
+      const head = { scope: 'Column' };
+      line.add(font === 'label' ? doc.struct('TH', head as object, [cell]) : doc.struct('TD', {}, [cell]));
       x += widths[i] ?? 80;
     });
+    line.end();
+    doc.markContent('Artifact', { type: 'Layout' });
     doc.x = MARGIN;
     doc.y = y + height;
     doc
@@ -310,6 +377,7 @@ function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>):
       .lineTo(doc.page.width - MARGIN, doc.y - 1)
       .lineWidth(0.25)
       .stroke('#bbb');
+    doc.endMarkedContent();
   };
   const top = () =>
     row(
@@ -329,6 +397,7 @@ function table({ doc, unit }: Print, block: Extract<Block, { block: 'table' }>):
       INK,
       r.struck,
     );
+  shown.end();
   doc.moveDown(0.2);
 }
 

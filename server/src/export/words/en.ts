@@ -3,6 +3,7 @@ export const en = {
   altered: 'Altered:',
   contentHashSha256Json: 'Content hash (SHA-256 of the JSON sheet): {contentHash}',
   fromSheet: 'From sheet {number}.',
+  jsonOfThisSheet: 'This sheet as JSON: all of its readings, answers and findings',
   labelsPositions: 'Labels of positions',
   machinePosition: 'Machine, position',
   notArrivedYetWaitsDevice: 'Not arrived yet: it waits on the device that took it.',
