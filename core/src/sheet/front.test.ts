@@ -63,7 +63,9 @@ describe('the first page alone decides', () => {
     expect(h.state.deviations).toHaveLength(3);
     h.by(asta).pass('shaft');
     const { lines, rows } = front(workAll(h));
-    expect(lines[0]).toMatch(/^Accepted with deviations\. 3 results are outside their limits and were accepted/);
+    expect(lines[0]).toMatch(
+      /^Accepted with deviations\. 3 results are outside their limits and were accepted/,
+    );
     expect(rows[0]?.[0]).toBe('Stop');
     const told = lines.find((l) => l.startsWith('Accepted at shaft'));
     expect(told).toContain('agreed for one campaign');
