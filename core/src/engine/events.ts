@@ -20,6 +20,8 @@ const ISO = /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/;
 export const uuidSchema = string()
   .matches(UUID, { message: (p: { path: string }) => M.pathNotIdentifier({ path: p.path }) })
   .required();
+/** Letters of a note at most. */
+export const NOTE_MOST = 1000;
 const word = () => string().min(1).max(40).required();
 const reason = () =>
   string().trim().min(3, COMMON.reasonTakesFewWords).max(400).required(COMMON.reasonTakesFewWords);
@@ -143,7 +145,7 @@ export const eventData = {
     width: number().integer().min(1).max(10_000).required(),
     height: number().integer().min(1).max(10_000).required(),
   }).noUnknown(),
-  'note.added': object({ text: string().trim().min(1).max(1000).required() }).noUnknown(),
+  'note.added': object({ text: string().trim().min(1).max(NOTE_MOST).required() }).noUnknown(),
 } as const;
 
 export type EventType = keyof typeof eventData;

@@ -6,7 +6,7 @@ export { canLack, comesBefore, isSettled, kindOf } from '../engine/answers.ts';
 export { type Field, type FormValues, fieldsOf, formName } from '../engine/asked.ts';
 export { timeOf } from '../engine/clock.ts';
 export { belongsTo } from '../engine/depth.ts';
-export { type EventDataOf, type EventType, eventSchema, type JobEvent } from '../engine/events.ts';
+export { type EventDataOf, type EventType, eventSchema, type JobEvent, NOTE_MOST } from '../engine/events.ts';
 export { acceptanceOf, answered, answerTo, standing } from '../engine/facts.ts';
 export { apply, factsOf, gather, judge, reduce } from '../engine/judge.ts';
 export { LACKING, lackingAt, mayLack } from '../engine/lacking.ts';

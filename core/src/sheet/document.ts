@@ -11,7 +11,7 @@ import { frontBlocks } from './front.ts';
 import { joinSaid } from './join.ts';
 import { M } from './messages.ts';
 import { type By, boltRow, readingRow, statements } from './record-rows.ts';
-import { spanEnd, whenIn } from './when.ts';
+import { timeAfter, whenIn } from './when.ts';
 
 type Sheet = Omit<FitUpSheet, 'document'> & { drawings: Drawing[] };
 
@@ -180,7 +180,7 @@ const answerWord = (a: { answer: string }): Text => ANSWER_WORD[a.answer as Answ
 const isPlain = (a: Answer): boolean =>
   a.answer === 'yes' && !a.note && !a.reason && !a.before?.length && !a.clock;
 
-/** Answers in their order: a run of plain ones of one person is one statement, from when to when; all else stands alone. */
+/** Answers in their order: a run of plain ones of one person stands together, each with its time; all else stands alone. */
 function answersTogether(answers: readonly Answer[], by: By, when: (at: string) => string): Block[] {
   const runs: Answer[][] = [];
   for (const a of answers) {
@@ -190,17 +190,17 @@ function answersTogether(answers: readonly Answer[], by: By, when: (at: string) 
     else runs.push([a]);
   }
   return runs.flatMap((run): Block[] => {
-    const [first, last] = [run[0], run.at(-1)];
-    if (!first || !last || run.length === 1) return run.flatMap((a) => answerLines(a, by));
+    const [first] = run;
+    if (!first || run.length === 1) return run.flatMap((a) => answerLines(a, by));
     return [
       {
         block: 'line',
         lead: answerWord(first),
         text: listOf(
-          run.map((a) => a.ask),
+          run.map((a) => expr`${a.ask} ${timeAfter(when(first.at), when(a.at))}`),
           ' · ',
         ),
-        small: M.to({ first: by(first), last: spanEnd(when(first.at), when(last.at)) }),
+        small: expr`${first.by}, ${when(first.at).slice(0, 10)}`,
       },
     ];
   });

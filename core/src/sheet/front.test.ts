@@ -7,6 +7,7 @@ import { asta, handAt, imke, step } from '../testing/test-stand.ts';
 import type { BearingHand } from '../trades/sleeve-bearing/hand.ts';
 import type { Block } from './form.ts';
 import { fitUpSheet } from './sheet.ts';
+import { whenIn } from './when.ts';
 
 const feelers = EVERY_KIND['by feelers'] as Setup;
 const sheetOf = (h: BearingHand) =>
@@ -66,7 +67,7 @@ describe('the first page alone decides', () => {
     expect(lines[0]).toMatch(
       /^Accepted with deviations\. 3 results are outside their limits and were accepted/,
     );
-    expect(rows[0]?.[0]).toBe('Stop');
+    expect(rows[0]?.[0]).toBe('Stop, accepted');
     const told = lines.find((l) => l.startsWith('Accepted at shaft'));
     expect(told).toContain('agreed for one campaign');
     expect(told).toContain('Imke');
@@ -103,7 +104,7 @@ describe('the first page alone decides', () => {
 });
 
 describe('the record behind it', () => {
-  it('a run of plain answers of one person is one statement, from when to when; every question is in it', () => {
+  it('a run of plain answers of one person stands together; every question is in it with its time', () => {
     const sheet = sheetOf(workAll(handAt(feelers)));
     const at = sheet.document.findIndex(
       (b) => b.block === 'heading' && english(b.text) === 'Inboard side first',
@@ -112,8 +113,10 @@ describe('the record behind it', () => {
     const asked = sheet.steps.find((s) => s.id === 'inboard')?.answers ?? [];
     expect(asked.length).toBeGreaterThan(1);
     if (told?.block !== 'line') throw new Error('No statement.');
-    for (const a of asked) expect(english(told.text)).toContain(english(a.ask));
-    expect(english(told.small)).toMatch(/^Asta, \d{4}-\d\d-\d\d \d\d:\d\d to \d\d:\d\d$/);
+    for (const a of asked) {
+      expect(english(told.text)).toContain(`${english(a.ask)} ${whenIn('Europe/Berlin')(a.at).slice(11)}`);
+    }
+    expect(english(told.small)).toMatch(/^Asta, \d{4}-\d\d-\d\d$/);
   });
 
   it('what was not well, or was noted, stands alone with its time', () => {

@@ -13,16 +13,23 @@ type Found = SheetFinding & { title: Text };
 /** The gravest first: what stands against the work is read before what does not. */
 const ORDER: readonly Verdict[] = ['reject', 'too-close', 'caution', 'incomplete', 'accept'];
 
+const isGrave = (f: Found): boolean => f.verdict === 'reject' || f.verdict === 'too-close';
+
 /** What was judged on the way, each once, the gravest first; what is not read yet is no result. */
 function judged(sheet: Sheet): Found[] {
   const all = sheet.steps.flatMap((s) =>
     s.findings.filter((f) => f.verdict !== 'incomplete').map((f): Found => ({ ...f, title: s.title })),
   );
-  const once = all.filter((f, i) => all.findIndex((g) => textKey(g.reason) === textKey(f.reason)) === i);
+  // What is well or a caution is said once; every stop stands, since one may be accepted and another like it not.
+  const same = (f: Found, g: Found) =>
+    f.verdict === g.verdict &&
+    textKey(g.reason) === textKey(f.reason) &&
+    textKey(f.limit) === textKey(g.limit);
+  const once = all.filter((f, i) => isGrave(f) || all.findIndex((g) => same(f, g)) === i);
   return once.sort((a, b) => ORDER.indexOf(a.verdict) - ORDER.indexOf(b.verdict));
 }
 
-const stops = (f: Found): boolean => (f.verdict === 'reject' || f.verdict === 'too-close') && !f.accepted;
+const stops = (f: Found): boolean => isGrave(f) && !f.accepted;
 
 /**
  * What the whole work is worth, in a sentence: whoever reads no further knows it.
@@ -62,12 +69,24 @@ export function frontBlocks(sheet: Sheet, by: By): Block[] {
             of: 'verdicts' as const,
             head: [M.headVerdict, M.headResult, COMMON.limit, M.headWhose],
             rows: found.map((f) => ({
-              cells: [VERDICT_WORD[f.verdict], f.reason, f.limit ?? '', f.source ?? ''],
+              cells: [
+                f.accepted
+                  ? M.frontStopAccepted({ verdict: VERDICT_WORD[f.verdict] })
+                  : VERDICT_WORD[f.verdict],
+                f.reason,
+                f.limit ?? '',
+                f.source ?? '',
+              ],
             })),
           },
         ]
       : []),
-    ...sheet.deviations.map((d) => line(M.frontAcceptance({ title: inline(d.title) }), d.reason, by(d))),
+    // Those that hold now; one that fell with what it covered stands in the record behind.
+    ...found.flatMap((f) =>
+      f.accepted
+        ? [line(M.frontAcceptance({ title: inline(f.title) }), f.accepted.reason, by(f.accepted))]
+        : [],
+    ),
     ...sheet.holds
       .filter((h) => h.released)
       .map((h) =>

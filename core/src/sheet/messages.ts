@@ -14,6 +14,7 @@ export const M = defineMessages('sheet', en, {
   frontHeld: { title: 'text' },
   frontNext: { title: 'text' },
   frontReleased: { title: 'text' },
+  frontStopAccepted: { verdict: 'text' },
   frontStopped: { title: 'text' },
   frontWithin: { accepted: 'count', cautions: 'count' },
   timesIn: { zone: 'text' },

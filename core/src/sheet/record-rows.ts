@@ -5,7 +5,7 @@ import { formatTorque } from '../quantities/torque.ts';
 import type { FitUpSheet, SheetReading, Told } from './form.ts';
 import { joinSaid } from './join.ts';
 import { M } from './messages.ts';
-import { spanEnd } from './when.ts';
+import { timeAfter } from './when.ts';
 import { saySheetReading } from './words.ts';
 
 /** Who did something and when, as the sheet says it. */
@@ -65,7 +65,8 @@ export function boltRow(
   when: (at: string) => string,
 ): { cells: Text[]; struck?: true } {
   const [b] = together;
-  const last = together.at(-1) ?? b;
+  // Each with its own time; of a pass entered at once there is one.
+  const later = [...new Set(together.map((t) => timeAfter(when(b.at), when(t.at))))].slice(1);
   const moved = b.movedDeg !== null ? M.moved({ moved: b.movedDeg }) : b.moved ? M.moved2 : '';
   const torque: Text =
     b.torqueNm === 0
@@ -78,7 +79,7 @@ export function boltRow(
       joinSaid([torque, moved], ''),
       joinSaid(
         [
-          last.at === b.at ? by(b) : M.to({ first: by(b), last: spanEnd(when(b.at), when(last.at)) }),
+          joinSaid([by(b), ...later], ' · '),
           `, ${b.instrument}`,
           b.withdrawn ? joinSaid([M.withdrawn2, by(b.withdrawn), `: ${b.withdrawn.reason}`], '') : null,
           b.struck ? joinSaid([M.struck3, by(b.struck), `: ${b.struck.reason}`], '') : null,

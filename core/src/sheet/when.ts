@@ -7,8 +7,8 @@ export function whenIn(zone: string): (at: string) => string {
   };
 }
 
-/** The end of a span of times of a sheet: its day only where it is another one. */
-export const spanEnd = (from: string, to: string): string =>
+/** A time of a sheet after another one of it: its day only where it is another one. */
+export const timeAfter = (from: string, to: string): string =>
   to.slice(0, 10) === from.slice(0, 10) ? to.slice(11) : to;
 
 /** A day of the week and a time in a zone, as a shift says it: `Sat 28, 06:04`. An unknown zone is UTC. */

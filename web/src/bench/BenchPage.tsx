@@ -8,8 +8,8 @@ import {
   withLabel,
 } from '@fulcrant/core/calculators';
 import { lockFigure } from '@fulcrant/core/figures';
-import { records } from '@fulcrant/core/job';
-import type { CalculatorResult } from '@fulcrant/core/judgement';
+import { NOTE_MOST, records } from '@fulcrant/core/job';
+import { type CalculatorResult, VERDICT_WORD } from '@fulcrant/core/judgement';
 import type { Text } from '@fulcrant/core/messages';
 import { expr, listOf, textKey } from '@fulcrant/core/messages';
 import type { LengthUnit } from '@fulcrant/core/units';
@@ -103,11 +103,12 @@ export function BenchPage() {
     );
     const all: Text[] = [
       M.noteOfSum({ title: CALCULATORS.find((c) => c.id === id)?.title }),
-      ...result.findings.map((f) => f.reason),
+      ...result.findings.map((f) => expr`${VERDICT_WORD[f.verdict]}. ${f.reason}`),
       ...(result.findings.length === 0 ? result.working.map((l) => expr`${l.what}: ${l.sum}.`) : []),
       M.entered({ all: listOf(told, ', ') }),
     ];
-    return all.map((t) => say(t)).join(' ');
+    const text = all.map((t) => say(t)).join(' ');
+    return text.length <= NOTE_MOST ? text : `${text.slice(0, NOTE_MOST - 2)} …`;
   };
   const loose = answer.ok ? [] : answer.faults.filter((f) => !fields.some(([k]) => faultOf(k) === f));
   return (

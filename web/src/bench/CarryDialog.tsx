@@ -1,40 +1,42 @@
 import { inBoardOrder } from '@fulcrant/core/forms';
 import { COMMON, type Text } from '@fulcrant/core/messages';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { makeEvent } from '../data/job.ts';
 import type { Line } from '../data/line.ts';
-import { useOpenLines } from '../data/lines.ts';
+import { lineHolds, useOpenLines } from '../data/lines.ts';
 import { enqueue } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
 import { Button, Dialog, Fault } from '../ui/controls.tsx';
 import { useSay } from '../ui/settings.tsx';
 import { M } from './messages.ts';
 
-/** Notes are as long as this at most. */
-const NOTE_LETTERS = 1000;
 /** Jobs shown at once; a word finds the others. */
 const SHOWN = 8;
 
-/** Put a calculator's result on the sheet of an open job, as a note of whoever is signed in. */
+/**
+ * Put a calculator's result on the sheet of an open job, as a note of whoever is signed in.
+ * @param note what is stored, as it is shown
+ */
 export function CarryDialog({ note, onClose }: { note: string; onClose: () => void }) {
   const say = useSay();
   const { person } = useSession();
   const jobs = useOpenLines();
   const [typed, setTyped] = useState('');
   const [added, setAdded] = useState<Line | null>(null);
+  const adding = useRef(false);
   const [fault, setFault] = useState<Text | null>(null);
-  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = inBoardOrder(jobs.data ?? [], Date.now()).filter((l) =>
-    words.every((w) => `${l.machine} ${l.position} ${say(l.number)}`.toLowerCase().includes(w)),
-  );
+  const found = inBoardOrder(jobs.data ?? [], Date.now()).filter((l) => lineHolds(l, typed.trim()));
   const add = async (line: Line) => {
-    if (!person) return;
+    // A second tap lands before the first is drawn: one note, not two.
+    if (!person || adding.current) return;
+    adding.current = true;
     try {
-      await enqueue(makeEvent(person, line.id, 'note.added', { text: note.slice(0, NOTE_LETTERS) }));
+      await enqueue(makeEvent(person, line.id, 'note.added', { text: note }));
       setAdded(line);
     } catch {
       setFault(M.couldNotAdd);
+      adding.current = false;
     }
   };
   if (added)

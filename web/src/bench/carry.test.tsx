@@ -23,8 +23,11 @@ it('a result goes on the sheet of an open job as a note: what was entered, and w
   await until(() => the('[data-note]'));
   const note = the('[data-note]').textContent ?? '';
   expect(note).toContain('125');
+  expect(note).toMatch(/ (OK|Caution|Stop|Too close to call)\. /);
   fireEvent.change(the('[role="dialog"] input[type="search"]'), { target: { value: 'other' } });
   await until(() => all('[role="dialog"] li').length === 1);
+  // Two taps are one note.
+  fireEvent.click(the('[role="dialog"] li button'));
   fireEvent.click(the('[role="dialog"] li button'));
   await until(() => the('[data-carried]'));
   await until(() => server.state(two.jobId).notes.length === 1);

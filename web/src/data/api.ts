@@ -3,6 +3,7 @@ import { COMMON } from '@fulcrant/core/messages';
 import { MessageError } from '@fulcrant/core/units';
 import { M } from './messages.ts';
 import { readCached, writeCached } from './store.ts';
+import { mayAsk } from './unconfirmed.ts';
 
 /** A fault the server stated, with its sentence and the faults by field. */
 export class ApiFault extends MessageError {
@@ -24,6 +25,7 @@ async function send(
   body?: unknown,
   more: Record<string, string> = {},
 ): Promise<Response> {
+  if (!mayAsk(method, path)) throw new ApiFault(403, M.confirmFirst);
   try {
     return await fetch(path, {
       method,

@@ -63,7 +63,8 @@ export function useSignedLines(limit: number, after: string | null = null) {
   });
 }
 
-const holds = (l: Line, typed: string): boolean => {
+/** Whether every word of what was typed stands in a line's machine, position or number. */
+export const lineHolds = (l: Line, typed: string): boolean => {
   const text = `${l.machine} ${l.position} ${typeof l.number === 'string' ? l.number : ''}`.toLowerCase();
   return typed
     .toLowerCase()
@@ -81,7 +82,7 @@ export function useFoundLines(typed: string, open: readonly Line[]) {
         return await readLines(`limit=30&q=${encodeURIComponent(typed)}`);
       } catch (error) {
         if (!(error instanceof Unreachable)) throw error;
-        return { jobs: open.filter((l) => holds(l, typed)), next: null };
+        return { jobs: open.filter((l) => lineHolds(l, typed)), next: null };
       }
     },
     placeholderData: (before) => before,

@@ -14,6 +14,14 @@ function kept(): Unconfirmed | null {
   }
 }
 
+/**
+ * May this be asked of the server now? While somebody is not confirmed the server still answers to the one before: only who is here is
+ * settled with it, and entries go that are that one's own.
+ */
+export const mayAsk = (method: string, path: string): boolean =>
+  method === 'GET' || kept() === null || FREE.test(path);
+const FREE = /^\/api\/(session|first-visit|password|feed|record\/lacks|jobs\/[^/]+\/events)\b/;
+
 /** Did this person take over by a PIN nobody could check? */
 export const isUnconfirmed = (person: Person | null): boolean => person !== null && kept()?.as === person.id;
 

@@ -1,5 +1,6 @@
 // What was refused names its reason in the words of its trade.
 import '@fulcrant/core/every-trade';
+import { NOTE_MOST } from '@fulcrant/core/job';
 import { makeEvent } from '../data/job.ts';
 import { enqueue, forgetAside, retryAside } from '../data/queue.ts';
 import { useSession } from '../data/session.tsx';
@@ -22,7 +23,7 @@ export function AsideList({ aside }: { aside: readonly SetAside[] }) {
         stringify: JSON.stringify(event.data),
         reason,
       }),
-    ).slice(0, 1000);
+    ).slice(0, NOTE_MOST);
     await enqueue(makeEvent(person, event.jobId, 'note.added', { text }));
     await forgetAside(event.id);
   };

@@ -2,6 +2,7 @@ import type { Setup } from '@fulcrant/core/job';
 import { fireEvent } from '@testing-library/react';
 import { expect, it } from 'vitest';
 import { EVERY_KIND } from '../../../core/src/testing/every-kind.ts';
+import { call } from '../data/api.ts';
 import { flush } from '../data/queue.ts';
 import { openJobAt, reload } from '../testing/open.tsx';
 import { ASTA, FakeServer, IMKE, SITE } from '../testing/server.ts';
@@ -53,6 +54,8 @@ it('without the server a PIN lets one work, not confirmed: nothing goes, nothing
   await flush();
   expect(sent(server)).toEqual([]);
   expect(state().readings.filter((r) => r.step === 'shaft')).toHaveLength(0);
+  // What goes straight to the server would be done in Asta's name: it is refused here.
+  await expect(call('POST', '/api/hands', {})).rejects.toMatchObject({ status: 403 });
   // A wrong PIN leaves all as it was.
   await press('Not confirmed: enter PIN');
   await fill('PIN of Imke', '1234');

@@ -20,6 +20,7 @@ export const en = {
   frontOpen: 'Work not finished.',
   frontReleased: 'Hold released at {title}:',
   frontRunning: 'Running, checks to come.',
+  frontStopAccepted: '{verdict}, accepted',
   frontStopped: 'Stopped at {title}:',
   frontWithin:
     '{accepted, plural, =0 {All results are within limits} one {One result is outside its limit and was accepted} other {# results are outside their limits and were accepted}}{cautions, plural, =0 {.} one {, with one caution.} other {, with # cautions.}}',

@@ -1,7 +1,7 @@
 import { boltFigure } from '@fulcrant/core/figures';
 import type { Text } from '@fulcrant/core/messages';
 import { COMMON, textKey } from '@fulcrant/core/messages';
-import { type BoltValues, eachIsJudged } from '@fulcrant/core/steps';
+import { type BoltValues, eachIsJudged, openIn } from '@fulcrant/core/steps';
 import { formatTorque } from '@fulcrant/core/units';
 import { type ReactNode, useRef, useState } from 'react';
 import type { GaugeChoice } from '../../entry/gauge-choice.ts';
@@ -42,12 +42,17 @@ export function BoltsStep({
   const [singly, setSingly] = useState(false);
   // A bolt touched on the drawing is told by itself, whichever was next.
   const [picked, setPicked] = useState<number | null>(null);
+  // The one that was touched is ringed as long as it can still be pulled in this pass.
+  const shown =
+    values.next && picked !== null && openIn(values, values.next.pass).includes(picked)
+      ? { ...values, next: { ...values.next, bolt: picked } }
+      : values;
   const whole = onPass !== null && values.spec.count > 1 && !eachIsJudged(values);
   return (
     <div className="flex flex-col gap-4">
       {questionsFirst && questions}
       <DrawingView
-        drawing={boltFigure({ values })}
+        drawing={boltFigure({ values: shown })}
         onPick={
           open && !choice.coming
             ? (bolt) => {
@@ -84,7 +89,14 @@ export function BoltsStep({
               return refused;
             }}
             typing={typing}
-            onWhole={whole ? () => setSingly(false) : null}
+            onWhole={
+              whole
+                ? () => {
+                    setSingly(false);
+                    setPicked(null);
+                  }
+                : null
+            }
           />
         ))}
       {!questionsFirst && questions}

@@ -5,5 +5,5 @@ export const en = {
   demoPlant: 'Demo site',
   demoPlantPeopleMachinesNumbers: 'Demo site: everything here is invented',
   reload: 'Reload',
-  somethingWentWrongPage: 'This page failed',
+  somethingWentWrongPage: 'Something went wrong on this page',
 } as const;

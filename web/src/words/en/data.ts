@@ -8,6 +8,7 @@ export const en = {
   gaugeUnpluggedPortEnded: 'The gauge was unplugged, or its port closed.',
   jobNeverOpenedDeviceSo: '{message} This job was never opened on this device, so it has no copy.',
   noConnectionServerNothingChanged: 'No connection to the server: nothing was changed.',
+  confirmFirst: 'You are not confirmed. Enter your PIN first; nothing was changed.',
   notConfirmedSigns:
     '{name} is not confirmed: the server has not checked the PIN. Sign in as {name} before you sign or release anything.',
   noGaugePaired: 'No gauge is paired.',

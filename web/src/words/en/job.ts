@@ -103,7 +103,7 @@ export const en = {
   stepOf: 'Step {n} of {of}',
   stillHoldsFromEarlierSteps: 'From earlier steps',
   struck: 'Crossed out',
-  struckChangeSetup: 'Removed by a setup change',
+  struckChangeSetup: 'Crossed out: setup changed',
   takeAll: 'Import all {count}',
   takeGood: 'Import the {count} good {count, plural, one {row} other {rows}}',
   thenColumnStationColumn: 'and then a column a station. A column',

@@ -19,7 +19,7 @@ export const en = {
   sSignHasRunOut: "{name}''s sign-in has run out. Sign in again to send the waiting entries.",
   sign: 'Sign in with it',
   signed: '{name} is signed in, {roleSaid}.',
-  tryPracticeWithoutSigning: 'Try practice as a guest',
+  tryPracticeWithoutSigning: 'Try practice without signing in',
   youNameLeadEverybodyElse: 'You will be the lead hand. Add the others later.',
   yourNameAsWillStand: 'Your name, as it prints on sheets',
   yourPasswordTenCharactersMore: 'Password, 10 characters',

@@ -8,7 +8,7 @@ export const en = {
   bearingFull: 'Bearing full{full}, {housing}',
   bearingFull2: 'bearing full{full}',
   bolt: 'bolt {bolt} in by',
-  oneOf: 'Number {bolt}: tell it by itself',
+  oneOf: 'Number {bolt}: enter it on its own',
   cm: ', {bearingCm3} cm³',
   degrees: '{angle} degrees {gap}',
   degrees2: 'at {deg} degrees',
