@@ -61,7 +61,8 @@ export function Corner({ job }: { job?: string }) {
             <path d="M1 7l4 4 8-9" fill="none" stroke="currentColor" strokeWidth="2" />
           )}
         </svg>
-        {queueWords}
+        {/* What is not confirmed cannot be sent: the one thing to do is said beside it, and there is no room for both. */}
+        <span className={unconfirmed ? 'sr-only' : undefined}>{queueWords}</span>
         {status === 'away' && (
           <button type="button" className={small} onClick={() => void flush()}>
             {say(M.tryNow)}

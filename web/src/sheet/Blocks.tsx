@@ -79,11 +79,13 @@ function Drawn({ block: b }: { block: Block }) {
       );
     case 'table':
       return (
-        <table className="my-2 w-full border-collapse text-left text-[0.95rem]">
+        <table
+          className={`my-2 border-collapse text-left text-[0.95rem] ${b.of === 'verdicts' ? 'mx-4 w-[calc(100%-2rem)]' : 'w-full'}`}
+        >
           <thead>
             <tr className="kicker">
               {b.head.map((h) => (
-                <th key={textKey(h)}>
+                <th key={textKey(h)} className="pr-3">
                   <Words of={h} />
                 </th>
               ))}
