@@ -53,7 +53,7 @@ it('a job is opened, worked and reloaded on a device that has no connection, and
   const waiting = await hand.waiting();
   expect(waiting).toBe(14);
   await page.goto(plant.url);
-  await page.locator('[data-job="page.board.notSent"]').filter({ hasText: 'Molasses pump 1' }).waitFor();
+  await page.locator('[data-job="common.notSentYet"]').filter({ hasText: 'Molasses pump 1' }).waitFor();
   await context.setOffline(false);
   await hand.allStored();
   const { jobs } = await (await page.request.get(`${plant.url}/api/jobs?limit=200`)).json();
