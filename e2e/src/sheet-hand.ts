@@ -79,14 +79,16 @@ export class SheetHand {
     }
     const button = this.page.locator('[data-pass-step]');
     const label = await button.textContent();
-    await button.click().catch(async (fault: unknown) => {
-      throw new Error(`${fault}\nThe sheet says:\n${await this.page.locator('main').textContent()}`);
-    });
-    await this.page.waitForFunction(
-      (before) => document.querySelector('[data-pass-step]')?.textContent !== before,
-      label,
-    );
+    await button.click().catch(this.withSheet);
+    await this.page
+      .waitForFunction((before) => document.querySelector('[data-pass-step]')?.textContent !== before, label)
+      .catch(this.withSheet);
   }
+
+  /** A fault, with what the sheet says at that moment. */
+  private readonly withSheet = async (fault: unknown): Promise<never> => {
+    throw new Error(`${fault}\nThe sheet says:\n${await this.page.locator('body').textContent()}`);
+  };
 
   /** Choose where the next reading is taken. */
   async choose(label: string): Promise<void> {
@@ -95,7 +97,7 @@ export class SheetHand {
 
   async withdrawLast(reason: string): Promise<void> {
     await this.page.getByRole('button', { name: 'Undo last' }).click();
-    await this.page.getByRole('dialog').locator('textarea').fill(reason);
+    await this.page.getByRole('dialog').locator('textarea').fill(reason).catch(this.withSheet);
     await this.page.getByRole('button', { name: 'Undo it' }).click();
     await this.page.getByRole('dialog').waitFor({ state: 'detached' });
   }
@@ -148,10 +150,9 @@ export class SheetHand {
       if (this.wentOn) {
         const label = await this.page.locator('[data-pass-step]').textContent();
         await tell.click();
-        await this.page.waitForFunction(
-          (was) => document.querySelector('[data-pass-step]')?.textContent !== was,
-          label,
-        );
+        await this.page
+          .waitForFunction((was) => document.querySelector('[data-pass-step]')?.textContent !== was, label)
+          .catch(this.withSheet);
         return;
       }
       await tell.click();
@@ -160,9 +161,7 @@ export class SheetHand {
           const f = document.querySelector<HTMLElement>('form[data-pass]');
           return !f || `${f.dataset.pass}/${f.dataset.bolt ?? 'all'}` !== b;
         }, before)
-        .catch(async (fault: unknown) => {
-          throw new Error(`${fault}\nThe sheet says:\n${await this.page.locator('main').textContent()}`);
-        });
+        .catch(this.withSheet);
     }
   }
 
